@@ -1,0 +1,35 @@
+import js from '@eslint/js';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  { ignores: ['dist', 'build', 'sample', 'node_modules'] },
+  js.configs.recommended,
+  ...tseslint.configs.recommendedTypeChecked.map((config) => ({ ...config, files: ['**/*.ts'] })),
+  {
+    files: ['**/*.ts'],
+    languageOptions: { parserOptions: { project: ['src/tsconfig.json', 'tsconfig.dev.json'] } },
+    rules: {
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/restrict-template-expressions': [
+        'error',
+        { allowNumber: true, allowBoolean: true },
+      ],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/only-throw-error': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      complexity: ['error', 20],
+      'max-lines': ['error', { max: 400, skipBlankLines: true, skipComments: true }],
+    },
+  },
+  {
+    // Computation only: no process, no console, no interface words.
+    files: ['src/core/**/*.ts', 'src/data/**/*.ts', 'src/site/**/*.ts', 'src/kit/**/*.ts'],
+    rules: { 'no-console': 'error', 'no-restricted-globals': ['error', 'process'] },
+  },
+  {
+    files: ['**/*.mjs', '**/*.cjs'],
+    languageOptions: {
+      globals: { process: 'readonly', console: 'readonly', URL: 'readonly', module: 'writable' },
+    },
+  },
+);

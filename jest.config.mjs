@@ -1,0 +1,8 @@
+export default {
+  rootDir: 'build/test',
+  testMatch: ['**/*.test.js'],
+  transform: {},
+  testTimeout: 60_000,
+  maxWorkers: 2,
+  reporters: [['default', { summaryThreshold: 1 }]],
+};

@@ -1,0 +1,59 @@
+// Installs and builds what is missing or stale, then runs a script. Needs nothing but Node.
+//   node scripts/ready.mjs [--browsers] [--then <script> [arguments…]]
+import { spawnSync } from 'node:child_process';
+import { existsSync, readdirSync, statSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const args = process.argv.slice(2);
+const then = args.indexOf('--then');
+const own = then < 0 ? args : args.slice(0, then);
+
+if (Number(process.versions.node.split('.')[0]) < 20) {
+  console.error(`Node ${process.versions.node} is too old; install Node 20 or later`);
+  process.exit(2);
+}
+
+const time = (path) => (existsSync(join(root, path)) ? statSync(join(root, path)).mtimeMs : 0);
+
+function newest(folder) {
+  return readdirSync(join(root, folder), { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile() && /\.(ts|json)$/.test(entry.name))
+    .reduce(
+      (latest, entry) => Math.max(latest, statSync(join(entry.parentPath ?? entry.path, entry.name)).mtimeMs),
+      0,
+    );
+}
+
+function run(command, commandArgs, options = {}) {
+  const result = spawnSync(command, commandArgs, { cwd: root, stdio: ['ignore', 2, 2], ...options });
+  if (result.error) throw result.error;
+  if (result.status !== 0) process.exit(result.status ?? 1);
+}
+
+if (time('node_modules/.package-lock.json') < time('package-lock.json')) {
+  console.error('Installing packages …');
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { shell: process.platform === 'win32' });
+}
+
+const sources = Math.max(...['src', 'scripts', 'test', 'bench'].map(newest), time('tsconfig.base.json'));
+if (!existsSync(join(root, 'dist/cli/main.js')) || time('build/ready') < sources) {
+  console.error('Building …');
+  run(process.execPath, ['node_modules/typescript/bin/tsc', '-b']);
+  const { writeFileSync, chmodSync } = await import('node:fs');
+  chmodSync(join(root, 'dist/cli/main.js'), 0o755);
+  writeFileSync(join(root, 'build/ready'), '');
+}
+
+if (own.includes('--browsers')) {
+  const { installBrowsers } = await import('./browsers.mjs');
+  installBrowsers();
+}
+
+if (then >= 0) {
+  const result = spawnSync(process.execPath, [join(root, args[then + 1]), ...args.slice(then + 2)], {
+    stdio: 'inherit',
+  });
+  process.exit(result.status ?? 1);
+}

@@ -1,0 +1,18 @@
+import type { Command } from 'commander';
+import type { Terminal } from './terminal.js';
+
+/** What a command's file exports: it adds arguments, options and the action. */
+export interface CommandModule {
+  configure(command: Command, terminal: Terminal): void;
+}
+
+/** Every command, with its code loaded only when it runs. */
+export const commands: readonly { name: string; summary: string; load: () => Promise<CommandModule> }[] = [
+  {
+    name: 'convert',
+    summary: 'convert font files to woff2, woff, ttf or otf without a loss',
+    load: () => import('./convert.js'),
+  },
+  { name: 'build', summary: 'make the kit that the config describes', load: () => import('./build.js') },
+  { name: 'demo', summary: 'run the whole of it on the sample site', load: () => import('./demo.js') },
+];

@@ -1,0 +1,161 @@
+import type { Command } from 'commander';
+import colors from 'picocolors';
+import { readFile } from 'node:fs/promises';
+import { basename, extname, join, relative, resolve } from 'node:path';
+import { openFont, writeFont, type FontFormat } from '../core/containers/index.js';
+import { DenseGlyphError } from '../core/errors.js';
+import { kilobytes, share, table } from './format.js';
+import { Reporter, type CommonOptions, type Terminal } from './terminal.js';
+
+const formats: readonly FontFormat[] = ['woff2', 'woff', 'ttf', 'otf'];
+
+interface ConvertOptions extends CommonOptions {
+  to: string;
+  out: string;
+}
+
+interface Conversion {
+  input: string;
+  inputFormat: FontFormat;
+  inputBytes: number;
+  outputs: { path: string; format: FontFormat; bytes: Uint8Array; dropped: string[] }[];
+}
+
+export function configure(command: Command, terminal: Terminal): void {
+  command
+    .argument('<fonts...>', 'font files, folders or globs')
+    .requiredOption('--to <formats>', `one or more of ${formats.join(', ')}, separated by commas`)
+    .requiredOption('--out <dir>', 'the folder to write to')
+    .addHelpText('after', '\nExample:\n  dense-glyph convert fonts/*.ttf --to woff2 --out site/type\n')
+    .action((fonts: string[], options: ConvertOptions) => convert(fonts, options, terminal));
+}
+
+async function convert(fonts: string[], options: ConvertOptions, terminal: Terminal): Promise<void> {
+  const reporter = new Reporter(terminal, options);
+  const wanted = readFormats(options.to);
+  const paths = await fontPaths(fonts, terminal.folder);
+  const folder = resolve(terminal.folder, options.out);
+  const conversions: Conversion[] = [];
+  const taken = new Map<string, string>();
+  for (const [i, path] of paths.entries()) {
+    const input = relative(terminal.folder, path) || path;
+    reporter.progress(`${i + 1} of ${paths.length}: ${input}`);
+    conversions.push(convertOne(input, await read(path, input), wanted, folder));
+    for (const output of conversions[i].outputs) {
+      const other = output.path === path ? input : taken.get(output.path);
+      if (other) {
+        const reason = `${output.path} would be written over by ${input} and ${other}`;
+        throw new DenseGlyphError(
+          'call-invalid',
+          reason,
+          {},
+          'choose another --out, or convert them one by one',
+        );
+      }
+      taken.set(output.path, input);
+    }
+  }
+  // Nothing is written before everything could be converted.
+  const { writeWhole } = await import('../kit/write.js');
+  for (const { outputs } of conversions) {
+    for (const { path, bytes } of outputs) await writeWhole(path, bytes);
+  }
+  tell(reporter, conversions, terminal.folder);
+}
+
+/** Globs and folders take a library that a plain file doesn't need. */
+async function fontPaths(fonts: readonly string[], folder: string): Promise<string[]> {
+  if (fonts.every((font) => /^[^*?[\]{}()!]+\.(ttf|otf|woff2?)$/i.test(font))) {
+    return [...new Set(fonts.map((font) => resolve(folder, font)))];
+  }
+  const { expandPaths } = await import('../kit/sources.js');
+  return expandPaths(fonts, folder);
+}
+
+async function read(path: string, shown: string): Promise<Uint8Array> {
+  try {
+    return await readFile(path);
+  } catch (cause) {
+    const missing = (cause as NodeJS.ErrnoException).code === 'ENOENT';
+    throw new DenseGlyphError('file-unreadable', missing ? 'there is no such file' : 'it cannot be read', {
+      file: shown,
+    });
+  }
+}
+
+function readFormats(text: string): FontFormat[] {
+  const wanted = text.split(',').map((name) => name.trim().toLowerCase().replace(/^\./, ''));
+  for (const name of wanted) {
+    if (formats.includes(name as FontFormat)) continue;
+    throw new DenseGlyphError(
+      'call-invalid',
+      `--to: "${name}" is not a format`,
+      {},
+      `choose from ${formats.join(', ')}`,
+    );
+  }
+  return [...new Set(wanted)] as FontFormat[];
+}
+
+function convertOne(
+  input: string,
+  bytes: Uint8Array,
+  wanted: readonly FontFormat[],
+  folder: string,
+): Conversion {
+  try {
+    const { font, format, dropped } = openFont(bytes);
+    const name = basename(input, extname(input));
+    const outputs = wanted.map((to) => {
+      const written = writeFont(font, to);
+      return {
+        path: join(folder, `${name}.${to}`),
+        format: to,
+        bytes: written.bytes,
+        dropped: [...dropped, ...written.dropped],
+      };
+    });
+    return { input, inputFormat: format, inputBytes: bytes.length, outputs };
+  } catch (cause) {
+    throw cause instanceof DenseGlyphError ? cause.inFile(input) : cause;
+  }
+}
+
+function tell(reporter: Reporter, conversions: readonly Conversion[], folder: string): void {
+  const shown = (path: string) => relative(folder, path) || path;
+  reporter.result({
+    conversions: conversions.map(({ outputs, ...conversion }) => ({
+      ...conversion,
+      outputs: outputs.map((output) => ({ ...output, path: shown(output.path), bytes: output.bytes.length })),
+    })),
+  });
+  const rows = conversions.flatMap(({ input, inputBytes, outputs }) =>
+    outputs.map(({ path, bytes }) => [
+      input,
+      kilobytes(inputBytes),
+      shown(path),
+      colors.bold(kilobytes(bytes.length)),
+      share(bytes.length, inputBytes),
+    ]),
+  );
+  reporter.say(
+    ...table(
+      [
+        { title: 'from' },
+        { title: '', align: 'right' },
+        { title: 'to' },
+        { title: '', align: 'right' },
+        { title: '', align: 'right' },
+      ],
+      rows,
+    ),
+  );
+  for (const { input, inputFormat, outputs } of conversions) {
+    const extension = extname(input).slice(1).toLowerCase();
+    if (extension !== inputFormat)
+      reporter.say(`${input}: its content is ${inputFormat}, whatever its name says`);
+    for (const { path, dropped } of outputs) {
+      if (dropped.length > 0) reporter.say(`${shown(path)}: left out ${dropped.join(', ')}`);
+    }
+  }
+}

@@ -1,0 +1,39 @@
+import colors from 'picocolors';
+
+/** `38.1 kB`, as browsers' network panels count: 1 kB is 1000 bytes. */
+export function kilobytes(bytes: number): string {
+  return bytes < 1000 ? `${bytes} B` : `${(bytes / 1000).toFixed(1)} kB`;
+}
+
+/** `37%` */
+export function share(part: number, whole: number): string {
+  return whole === 0 ? '–' : `${Math.round((part / whole) * 100)}%`;
+}
+
+export function count(number: number, noun: string): string {
+  return `${number} ${noun}${number === 1 ? '' : 's'}`;
+}
+
+// eslint-disable-next-line no-control-regex -- colour codes have no width
+const widthOf = (text: string) => text.replace(/\x1b\[\d+m/g, '').length;
+
+export interface Column {
+  title: string;
+  align?: 'right';
+}
+
+/** A table as lines, each column as wide as its widest cell. */
+export function table(columns: readonly Column[], rows: readonly (readonly string[])[]): string[] {
+  const widths = columns.map(({ title }, i) =>
+    Math.max(title.length, ...rows.map((row) => widthOf(row[i] ?? ''))),
+  );
+  const line = (cells: readonly string[]) =>
+    cells
+      .map((cell, i) => {
+        const padding = ' '.repeat(widths[i] - widthOf(cell));
+        return columns[i].align === 'right' ? padding + cell : cell + padding;
+      })
+      .join('  ')
+      .trimEnd();
+  return [colors.dim(line(columns.map(({ title }) => title))), ...rows.map(line)];
+}

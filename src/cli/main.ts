@@ -1,0 +1,10 @@
+#!/usr/bin/env node
+import { run } from './program.js';
+
+process.exitCode = await run(process.argv.slice(2), {
+  out: (text) => process.stdout.write(text),
+  err: (text) => process.stderr.write(text),
+  interactive: process.stderr.isTTY === true,
+  columns: process.stdout.columns ?? 100,
+  folder: process.cwd(),
+});

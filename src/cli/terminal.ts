@@ -1,0 +1,55 @@
+/** Where a command's output goes; tests put their own in its place. */
+export interface Terminal {
+  out: (text: string) => void;
+  err: (text: string) => void;
+  /** Whether stderr is a terminal, which shows progress. */
+  interactive: boolean;
+  /** Characters in a line. */
+  columns: number;
+  /** The folder that the command was called in. */
+  folder: string;
+}
+
+/** Options that every command has. */
+export interface CommonOptions {
+  json?: boolean;
+  quiet?: boolean;
+  verbose?: boolean;
+}
+
+/** A command's view of the terminal under its options: what it says, what it returns, how far it is. */
+export class Reporter {
+  private shown = false;
+  private readonly start = Date.now();
+
+  constructor(
+    readonly terminal: Terminal,
+    private readonly options: CommonOptions,
+  ) {}
+
+  /** Lines for a person; left out with --quiet and --json. */
+  say(...lines: string[]): void {
+    if (this.options.quiet || this.options.json) return;
+    this.clear();
+    for (const line of lines) this.terminal.out(`${line}\n`);
+  }
+
+  /** The result as one document, with --json only. */
+  result(value: unknown): void {
+    this.clear();
+    if (this.options.json) this.terminal.out(`${JSON.stringify(value, null, 2)}\n`);
+  }
+
+  /** What is being done, shown in a terminal once the work has taken half a second. */
+  progress(text: string): void {
+    if (!this.terminal.interactive || this.options.quiet || Date.now() - this.start < 500) return;
+    this.clear();
+    this.terminal.err(text.slice(0, this.terminal.columns - 1));
+    this.shown = true;
+  }
+
+  clear(): void {
+    if (this.shown) this.terminal.err('\r\x1b[K');
+    this.shown = false;
+  }
+}

@@ -1,0 +1,144 @@
+import { DenseGlyphError } from '../errors.js';
+
+/**
+ * Reads big-endian values from one table and can't leave it.
+ *
+ * Every read past the end throws one `table-damaged` error that names the table and the offset, so that
+ * parsers need no bounds checks of their own.
+ */
+export class Reader {
+  /** Bytes from the start of the table to the next value. */
+  position = 0;
+  private readonly view: DataView;
+
+  /**
+   * @param bytes the table, and nothing else
+   * @param table its tag, for errors
+   */
+  constructor(
+    readonly bytes: Uint8Array,
+    readonly table: string,
+  ) {
+    this.view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  }
+
+  get length(): number {
+    return this.bytes.length;
+  }
+
+  get remaining(): number {
+    return this.bytes.length - this.position;
+  }
+
+  /** An error at the current position. */
+  damaged(reason: string, offset: number = this.position): DenseGlyphError {
+    return new DenseGlyphError('table-damaged', reason, { table: this.table, offset });
+  }
+
+  private advance(size: number): number {
+    const at = this.position;
+    if (size < 0 || at + size > this.bytes.length) {
+      throw this.damaged(
+        `${size} bytes wanted at offset ${at}, but ${this.table.trim()} has ${this.bytes.length} bytes`,
+      );
+    }
+    this.position = at + size;
+    return at;
+  }
+
+  seek(position: number): this {
+    if (position < 0 || position > this.bytes.length) {
+      throw this.damaged(
+        `offset ${position} lies outside ${this.table.trim()} (${this.bytes.length} bytes)`,
+        position,
+      );
+    }
+    this.position = position;
+    return this;
+  }
+
+  skip(size: number): this {
+    this.advance(size);
+    return this;
+  }
+
+  uint8(): number {
+    return this.bytes[this.advance(1)];
+  }
+
+  int8(): number {
+    return this.view.getInt8(this.advance(1));
+  }
+
+  uint16(): number {
+    return this.view.getUint16(this.advance(2));
+  }
+
+  int16(): number {
+    return this.view.getInt16(this.advance(2));
+  }
+
+  uint24(): number {
+    const at = this.advance(3);
+    return (this.bytes[at] << 16) | (this.bytes[at + 1] << 8) | this.bytes[at + 2];
+  }
+
+  uint32(): number {
+    return this.view.getUint32(this.advance(4));
+  }
+
+  int32(): number {
+    return this.view.getInt32(this.advance(4));
+  }
+
+  /** A 16.16 number. */
+  fixed(): number {
+    return this.int32() / 65536;
+  }
+
+  /** A 2.14 number. */
+  f2dot14(): number {
+    return this.int16() / 16384;
+  }
+
+  /** Seconds since 1904-01-01, as the table stores them. */
+  longDateTime(): bigint {
+    return this.view.getBigInt64(this.advance(8));
+  }
+
+  tag(): string {
+    const at = this.advance(4);
+    return String.fromCharCode(this.bytes[at], this.bytes[at + 1], this.bytes[at + 2], this.bytes[at + 3]);
+  }
+
+  /** A view of the next bytes; nothing is copied. */
+  take(size: number): Uint8Array {
+    const at = this.advance(size);
+    return this.bytes.subarray(at, at + size);
+  }
+
+  uint16Array(count: number): Uint16Array {
+    const at = this.advance(count * 2);
+    const values = new Uint16Array(count);
+    for (let i = 0; i < count; i++) values[i] = this.view.getUint16(at + i * 2);
+    return values;
+  }
+
+  int16Array(count: number): Int16Array {
+    const at = this.advance(count * 2);
+    const values = new Int16Array(count);
+    for (let i = 0; i < count; i++) values[i] = this.view.getInt16(at + i * 2);
+    return values;
+  }
+
+  /** A reader of a part of this table; offsets in its errors count from the part's start. */
+  part(offset: number, length: number = this.bytes.length - offset): Reader {
+    if (offset < 0 || length < 0 || offset + length > this.bytes.length) {
+      throw this.damaged(
+        `${length} bytes wanted at offset ${offset}, but ${this.table.trim()} has ${this.bytes.length} bytes`,
+        offset,
+      );
+    }
+    return new Reader(this.bytes.subarray(offset, offset + length), this.table);
+  }
+}

@@ -1,0 +1,139 @@
+// WOFF File Format 1.0
+
+import { deflateSync, inflateSync } from 'node:zlib';
+import { checksum } from '../bytes/checksum.js';
+import { Reader } from '../bytes/reader.js';
+import { Writer } from '../bytes/writer.js';
+import { DenseGlyphError } from '../errors.js';
+import { Font } from '../sfnt/font.js';
+import { flavourOf, maximumTables, readSfnt, sfntVersions } from '../sfnt/read.js';
+import { compareTags, sfntSize, writeSfnt } from '../sfnt/write.js';
+import type { OpenedFont, WrittenFont } from './index.js';
+
+export const signature = 0x774f4646; // 'wOFF'
+
+const headerSize = 44;
+const entrySize = 20;
+
+interface Entry {
+  offset: number;
+  compLength: number;
+  origLength: number;
+}
+
+/**
+ * Opens a WOFF 1.0 file. Reads the directory; a table is inflated when it is asked for.
+ *
+ * @throws DenseGlyphError `not-a-font`, `file-cut` or `directory-wrong`
+ */
+export function readWoff(bytes: Uint8Array): OpenedFont {
+  const reader = new Reader(bytes, 'WOFF header');
+  reader.seek(4);
+  const flavour = flavourOf(reader.uint32());
+  if (!flavour)
+    throw new DenseGlyphError('not-a-font', 'the WOFF file does not hold a TrueType or OpenType font');
+  const length = reader.uint32();
+  if (length > bytes.length) {
+    throw new DenseGlyphError(
+      'file-cut',
+      `the header says ${length} bytes, but the file has ${bytes.length}`,
+    );
+  }
+  const numTables = reader.uint16();
+  if (numTables === 0 || numTables > maximumTables) {
+    throw new DenseGlyphError('directory-wrong', `the WOFF directory counts ${numTables} tables`);
+  }
+  reader.skip(10); // reserved, totalSfntSize and version: nothing depends on them
+  const metaLength = reader.skip(4).uint32();
+  const privLength = reader.seek(headerSize - 4).uint32();
+
+  const entries = new Map<string, Entry>();
+  for (let i = 0; i < numTables; i++) {
+    const tag = reader.tag();
+    const entry = { offset: reader.uint32(), compLength: reader.uint32(), origLength: reader.uint32() };
+    reader.skip(4); // origChecksum: computed anew when the font is written
+    if (entry.offset + entry.compLength > bytes.length || entry.compLength > entry.origLength) {
+      throw new DenseGlyphError('directory-wrong', `table ${tag.trim()} does not lie inside the WOFF file`);
+    }
+    if (entries.has(tag))
+      throw new DenseGlyphError('directory-wrong', `the directory lists ${tag.trim()} twice`);
+    entries.set(tag, entry);
+  }
+
+  const inflated = new Map<string, Uint8Array>();
+  const font = new Font({
+    flavour,
+    tags: [...entries].sort(([, a], [, b]) => a.offset - b.offset).map(([tag]) => tag),
+    bytesOf(tag) {
+      const entry = entries.get(tag);
+      if (entry && !inflated.has(tag)) inflated.set(tag, inflate(bytes, tag, entry));
+      return inflated.get(tag);
+    },
+  });
+  const dropped: string[] = [];
+  if (metaLength > 0) dropped.push('WOFF metadata');
+  if (privLength > 0) dropped.push('WOFF private data');
+  return { font, format: 'woff', dropped };
+}
+
+function inflate(bytes: Uint8Array, tag: string, { offset, compLength, origLength }: Entry): Uint8Array {
+  const stored = bytes.subarray(offset, offset + compLength);
+  if (compLength === origLength) return stored;
+  let table: Uint8Array;
+  try {
+    table = inflateSync(stored, { maxOutputLength: Math.max(origLength, 1) });
+  } catch (cause) {
+    const code = (cause as NodeJS.ErrnoException).code;
+    if (code === 'ERR_BUFFER_TOO_LARGE') throw falseSize(tag, origLength, 'more');
+    throw new DenseGlyphError('compression-damaged', 'the compressed data is damaged', { table: tag });
+  }
+  if (table.length !== origLength) throw falseSize(tag, origLength, `${table.length} bytes`);
+  return table;
+}
+
+function falseSize(tag: string, declared: number, found: string): DenseGlyphError {
+  return new DenseGlyphError(
+    'size-false',
+    `the directory says ${declared} bytes, but the data gives ${found}`,
+    {
+      table: tag,
+    },
+  );
+}
+
+/** Writes a font as WOFF 1.0; each table is deflated unless that makes it longer. */
+export function writeWoff(font: Font): WrittenFont {
+  // The checksum in head covers the whole sfnt file, so the tables are taken from the file that readers rebuild.
+  const tables = [...readSfnt(writeSfnt(font)).tables()];
+  const writer = new Writer(sfntSize(new Map(tables)));
+  writer.uint32(signature).uint32(sfntVersions[font.flavour]).uint32(0);
+  writer
+    .uint16(tables.length)
+    .uint16(0)
+    .uint32(sfntSize(new Map(tables)));
+  writer.uint16(1).uint16(0).write(new Uint8Array(20)); // version 1.0, no metadata, no private data
+  const directory = writer.length;
+  writer.write(new Uint8Array(tables.length * entrySize));
+
+  const sorted = tables.map(([tag]) => tag).sort(compareTags);
+  for (const [tag, table] of tables) {
+    const deflated = deflateSync(table, { level: 9 });
+    const stored = deflated.length < table.length ? deflated : table;
+    const entry = new Writer(entrySize)
+      .tag(tag)
+      .uint32(writer.length)
+      .uint32(stored.length)
+      .uint32(table.length);
+    entry.uint32(tag === 'head' ? headChecksum(table) : checksum(table));
+    writer.bytes().set(entry.bytes(), directory + sorted.indexOf(tag) * entrySize);
+    writer.write(stored).align(4);
+  }
+  return { bytes: writer.patchUint32(8, writer.length).bytes(), dropped: [] };
+}
+
+/** The checksum of head is computed as if `checkSumAdjustment` were zero. */
+function headChecksum(table: Uint8Array): number {
+  const cleared = table.slice();
+  cleared.fill(0, 8, 12);
+  return checksum(cleared);
+}

@@ -1,0 +1,228 @@
+// WOFF File Format 2.0, section 5.1: transformed glyf table format
+
+import { Reader } from '../../bytes/reader.js';
+import { Writer } from '../../bytes/writer.js';
+import * as components from '../../tables/glyf-components.js';
+import * as glyf from '../../tables/glyf.js';
+import * as loca from '../../tables/loca.js';
+import { read255UInt16, write255UInt16 } from './numbers.js';
+import { readTriplet, writeTriplet } from './triplets.js';
+
+/** optionFlags, bit 0: a bitmap of glyphs with OVERLAP_SIMPLE follows the other streams. */
+const hasOverlapBitmap = 1;
+const streamNames = ['nContour', 'nPoints', 'flag', 'glyph', 'composite', 'bbox', 'instruction'] as const;
+type Streams<Stream> = Record<(typeof streamNames)[number], Stream>;
+
+/** @param indexToLocFormat the loca format that the table is rebuilt with */
+export function transformGlyf(table: glyf.Glyf, indexToLocFormat: number): Uint8Array {
+  const numGlyphs = table.offsets.length - 1;
+  const streams = Object.fromEntries(
+    streamNames.map((name) => [name, new Writer(numGlyphs * 4)]),
+  ) as unknown as Streams<Writer>;
+  const bboxBitmap = new Uint8Array(((numGlyphs + 31) >> 5) << 2);
+  const overlapBitmap = new Uint8Array((numGlyphs + 7) >> 3);
+  let overlaps = false;
+  for (let glyphId = 0; glyphId < numGlyphs; glyphId++) {
+    const glyph = glyf.glyphOf(table, glyphId);
+    const bit = 0x80 >> (glyphId & 7);
+    if (!glyph) {
+      streams.nContour.int16(0);
+    } else if (glyph.kind === 'composite') {
+      bboxBitmap[glyphId >> 3] |= bit;
+      writeComposite(streams, glyph);
+    } else {
+      if (glyph.overlapSimple) {
+        overlaps = true;
+        overlapBitmap[glyphId >> 3] |= bit;
+      }
+      if (!boundsFollowFromPoints(glyph)) {
+        bboxBitmap[glyphId >> 3] |= bit;
+        writeBounds(streams.bbox, glyph);
+      }
+      writeSimple(streams, glyph);
+    }
+  }
+  const writer = new Writer(table.data.length);
+  writer
+    .uint16(0)
+    .uint16(overlaps ? hasOverlapBitmap : 0)
+    .uint16(numGlyphs)
+    .uint16(indexToLocFormat);
+  for (const name of streamNames)
+    writer.uint32(streams[name].length + (name === 'bbox' ? bboxBitmap.length : 0));
+  for (const name of streamNames) {
+    if (name === 'bbox') writer.write(bboxBitmap);
+    writer.write(streams[name].bytes());
+  }
+  return (overlaps ? writer.write(overlapBitmap) : writer).bytes();
+}
+
+function writeBounds(stream: Writer, { xMin, yMin, xMax, yMax }: glyf.Glyph): void {
+  stream.int16(xMin).int16(yMin).int16(xMax).int16(yMax);
+}
+
+function writeComposite(streams: Streams<Writer>, glyph: glyf.CompositeGlyph): void {
+  streams.nContour.int16(-1);
+  writeBounds(streams.bbox, glyph);
+  components.serialiseComponents(streams.composite, glyph.components);
+  if (glyph.instructions) {
+    write255UInt16(streams.glyph, glyph.instructions.length);
+    streams.instruction.write(glyph.instructions);
+  }
+}
+
+function writeSimple(streams: Streams<Writer>, glyph: glyf.SimpleGlyph): void {
+  const { endPtsOfContours, onCurve, xCoordinates, yCoordinates, instructions } = glyph;
+  streams.nContour.int16(endPtsOfContours.length);
+  let start = 0;
+  for (const end of endPtsOfContours) {
+    write255UInt16(streams.nPoints, end + 1 - start);
+    start = end + 1;
+  }
+  let x = 0;
+  let y = 0;
+  for (let i = 0; i < onCurve.length; i++) {
+    const dx = ((xCoordinates[i] - x) << 16) >> 16; // coordinates are 16 bits wide and wrap around
+    const dy = ((yCoordinates[i] - y) << 16) >> 16;
+    writeTriplet(streams.flag, streams.glyph, onCurve[i] === 1, dx, dy);
+    x = xCoordinates[i];
+    y = yCoordinates[i];
+  }
+  write255UInt16(streams.glyph, instructions.length);
+  streams.instruction.write(instructions);
+}
+
+function boundsFollowFromPoints(glyph: glyf.SimpleGlyph): boolean {
+  const bounds = boundsOfPoints(glyph.xCoordinates, glyph.yCoordinates);
+  return (
+    bounds.xMin === glyph.xMin &&
+    bounds.yMin === glyph.yMin &&
+    bounds.xMax === glyph.xMax &&
+    bounds.yMax === glyph.yMax
+  );
+}
+
+function boundsOfPoints(xs: Int16Array, ys: Int16Array) {
+  let [xMin, xMax, yMin, yMax] = [xs[0], xs[0], ys[0], ys[0]];
+  for (let i = 1; i < xs.length; i++) {
+    if (xs[i] < xMin) xMin = xs[i];
+    else if (xs[i] > xMax) xMax = xs[i];
+    if (ys[i] < yMin) yMin = ys[i];
+    else if (ys[i] > yMax) yMax = ys[i];
+  }
+  return { xMin, yMin, xMax, yMax };
+}
+
+export interface RebuiltGlyf {
+  glyf: Uint8Array;
+  loca: Uint8Array;
+  /** One a glyph, in font units; 0 for a glyph without an outline. */
+  xMin: Int16Array;
+}
+
+/**
+ * Rebuilds glyf and loca from the transformed table.
+ *
+ * @throws DenseGlyphError `table-damaged`
+ */
+export function rebuildGlyf(bytes: Uint8Array): RebuiltGlyf {
+  const reader = new Reader(bytes, glyf.tag);
+  const optionFlags = reader.skip(2).uint16();
+  const numGlyphs = reader.uint16();
+  const indexToLocFormat = reader.uint16();
+  const sizes = streamNames.map(() => reader.uint32());
+  const streams = Object.fromEntries(
+    streamNames.map((name, i) => [name, new Reader(reader.take(sizes[i]), glyf.tag)]),
+  ) as unknown as Streams<Reader>;
+  const overlapBitmap = optionFlags & hasOverlapBitmap ? reader.take((numGlyphs + 7) >> 3) : undefined;
+  const bboxBitmap = streams.bbox.take(((numGlyphs + 31) >> 5) << 2);
+
+  const writer = new Writer(bytes.length * 2);
+  const offsets = new Uint32Array(numGlyphs + 1);
+  const xMin = new Int16Array(numGlyphs);
+  for (let glyphId = 0; glyphId < numGlyphs; glyphId++) {
+    const bit = 0x80 >> (glyphId & 7);
+    const bounded = (bboxBitmap[glyphId >> 3] & bit) !== 0;
+    const overlapSimple = overlapBitmap !== undefined && (overlapBitmap[glyphId >> 3] & bit) !== 0;
+    const glyph = readGlyph(streams, glyphId, bounded, overlapSimple);
+    if (glyph) {
+      xMin[glyphId] = glyph.xMin;
+      writer.write(glyf.serialiseGlyph(glyph)).align(4);
+    }
+    offsets[glyphId + 1] = writer.length;
+  }
+  if (indexToLocFormat === 0 && writer.length > loca.maximumShortOffset) {
+    throw reader.damaged(
+      `${writer.length} bytes of glyphs don't fit the short offsets that the file asks for`,
+      6,
+    );
+  }
+  return { glyf: writer.bytes(), loca: loca.serialise({ indexToLocFormat, offsets }), xMin };
+}
+
+function readGlyph(
+  streams: Streams<Reader>,
+  glyphId: number,
+  bounded: boolean,
+  overlapSimple: boolean,
+): glyf.Glyph | undefined {
+  const numberOfContours = streams.nContour.int16();
+  if (numberOfContours === 0) {
+    if (bounded) throw streams.bbox.damaged(`glyph ${glyphId} has bounds but no outline`);
+    return undefined;
+  }
+  if (numberOfContours > 0) return readSimple(streams, numberOfContours, bounded, overlapSimple);
+  if (!bounded) throw streams.bbox.damaged(`composite glyph ${glyphId} has no bounds`);
+  const { components: parts, hasInstructions } = components.parseComponentRecords(streams.composite);
+  const glyph: glyf.CompositeGlyph = { kind: 'composite', ...readBounds(streams.bbox), components: parts };
+  if (hasInstructions) glyph.instructions = streams.instruction.take(read255UInt16(streams.glyph));
+  return glyph;
+}
+
+function readBounds(stream: Reader) {
+  return { xMin: stream.int16(), yMin: stream.int16(), xMax: stream.int16(), yMax: stream.int16() };
+}
+
+/** Points are numbered in 16 bits, so a glyph can't have more. */
+const maximumPoints = 0x10000;
+
+function readSimple(
+  streams: Streams<Reader>,
+  numberOfContours: number,
+  bounded: boolean,
+  overlapSimple: boolean,
+): glyf.SimpleGlyph {
+  const endPtsOfContours = new Uint16Array(numberOfContours);
+  let count = 0;
+  for (let i = 0; i < numberOfContours; i++) {
+    count += read255UInt16(streams.nPoints);
+    if (count === 0 || count > maximumPoints) throw streams.nPoints.damaged(`a glyph counts ${count} points`);
+    endPtsOfContours[i] = count - 1;
+  }
+  if (count > streams.flag.remaining)
+    throw streams.flag.damaged(`a glyph counts ${count} points, more than follow`);
+  const onCurve = new Uint8Array(count);
+  const xCoordinates = new Int16Array(count);
+  const yCoordinates = new Int16Array(count);
+  const point = { dx: 0, dy: 0, onCurve: false };
+  let x = 0;
+  let y = 0;
+  for (let i = 0; i < count; i++) {
+    readTriplet(streams.flag, streams.glyph, point);
+    onCurve[i] = point.onCurve ? 1 : 0;
+    xCoordinates[i] = x += point.dx;
+    yCoordinates[i] = y += point.dy;
+  }
+  const instructions = streams.instruction.take(read255UInt16(streams.glyph));
+  const bounds = bounded ? readBounds(streams.bbox) : boundsOfPoints(xCoordinates, yCoordinates);
+  return {
+    kind: 'simple',
+    ...bounds,
+    endPtsOfContours,
+    instructions,
+    onCurve,
+    xCoordinates,
+    yCoordinates,
+    overlapSimple,
+  };
+}

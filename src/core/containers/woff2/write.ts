@@ -1,0 +1,118 @@
+// WOFF File Format 2.0, sections 4 and 5
+
+import { brotliCompressSync, constants } from 'node:zlib';
+import { Writer } from '../../bytes/writer.js';
+import type { Font } from '../../sfnt/font.js';
+import { sfntVersions } from '../../sfnt/read.js';
+import { compareTags, sfntSize } from '../../sfnt/write.js';
+import { glyf, head, hhea, hmtx, loca, maxp } from '../../tables/index.js';
+import type { WrittenFont } from '../index.js';
+import { headerSize, signature, writeDirectory, type DirectoryEntry } from './directory.js';
+import { transformGlyf } from './glyf-transform.js';
+import { transformHmtx } from './hmtx-transform.js';
+
+/** Writes a font as WOFF 2.0. A digital signature can't survive the transforms, so DSIG is left out. */
+export function writeWoff2(font: Font): WrittenFont {
+  const tables = font.tables();
+  const dropped = tables.delete('DSIG') ? ['DSIG (a signature does not survive WOFF2)'] : [];
+  const longOffsets = font.has(glyf.tag) && needsLongOffsets(font);
+  tables.set(head.tag, markTransformed(font, longOffsets));
+  const transformed = transformTables(font, longOffsets);
+
+  const entries: DirectoryEntry[] = [];
+  const stream = new Writer(sfntSize(tables));
+  for (const tag of [...tables.keys()].sort(compareTags)) {
+    const bytes = tables.get(tag)!;
+    const change = transformed.get(tag);
+    const transformVersion = change?.version ?? (tag === glyf.tag || tag === loca.tag ? 3 : 0);
+    const entry: DirectoryEntry = { tag, transformVersion, origLength: change?.origLength ?? bytes.length };
+    if (change) entry.transformLength = change.bytes.length;
+    entries.push(entry);
+    stream.write(change?.bytes ?? bytes);
+  }
+  const compressed = compress(stream.bytes());
+
+  const writer = new Writer(headerSize + entries.length * 12 + compressed.length);
+  writer.uint32(signature).uint32(sfntVersions[font.flavour]).uint32(0);
+  writer.uint16(entries.length).uint16(0).uint32(sfntSize(tables)).uint32(compressed.length);
+  writer.uint16(1).uint16(0).write(new Uint8Array(20)); // version 1.0, no metadata, no private data
+  writeDirectory(writer, entries);
+  writer.write(compressed).align(4);
+  return { bytes: writer.patchUint32(8, writer.length).bytes(), dropped };
+}
+
+/** Section 5: bit 11 of `head.flags` is set, and the loca format is that of the rebuilt table. */
+function markTransformed(font: Font, longOffsets: boolean): Uint8Array {
+  const table = font.table(head);
+  const bytes = font.bytesOf(head.tag).slice();
+  const view = new DataView(bytes.buffer);
+  view.setUint16(16, table.flags | head.losslessTransformFlag);
+  if (longOffsets) view.setInt16(50, 1);
+  return bytes;
+}
+
+/**
+ * Readers rebuild glyf with each record on a multiple of four bytes. Where that makes it too large for short
+ * offsets, the rebuilt loca has to be a long one.
+ */
+function needsLongOffsets(font: Font): boolean {
+  const table = font.table(glyf);
+  if (font.table(head).indexToLocFormat !== 0) return false;
+  if (table.data.length + table.offsets.length * 3 <= loca.maximumShortOffset) return false;
+  let size = 0;
+  for (let glyphId = 0; glyphId < table.offsets.length - 1; glyphId++) {
+    const glyph = glyf.glyphOf(table, glyphId);
+    if (glyph) size += (glyf.serialiseGlyph(glyph).length + 3) & ~3;
+  }
+  return size > loca.maximumShortOffset;
+}
+
+interface TransformedTable {
+  version: number;
+  bytes: Uint8Array;
+  origLength: number;
+}
+
+function transformTables(font: Font, longOffsets: boolean): Map<string, TransformedTable> {
+  const transformed = new Map<string, TransformedTable>();
+  if (!font.has(glyf.tag)) return transformed;
+  const table = font.table(glyf);
+  const { numGlyphs } = font.table(maxp);
+  const indexToLocFormat = longOffsets ? 1 : font.table(loca).indexToLocFormat;
+  const locaLength = (numGlyphs + 1) * (indexToLocFormat === 0 ? 2 : 4);
+  transformed.set(glyf.tag, {
+    version: 0,
+    bytes: transformGlyf(table, indexToLocFormat),
+    origLength: table.data.length,
+  });
+  transformed.set(loca.tag, { version: 0, bytes: new Uint8Array(0), origLength: locaLength });
+
+  const { numberOfHMetrics } = font.table(hhea);
+  const origLength = font.bytesOf(hmtx.tag).length;
+  if (origLength === (numberOfHMetrics + numGlyphs) * 2) {
+    const bytes = transformHmtx(font.table(hmtx), xMinOf(table));
+    if (bytes) transformed.set(hmtx.tag, { version: 1, bytes, origLength });
+  }
+  return transformed;
+}
+
+function xMinOf(table: glyf.Glyf): Int16Array {
+  const xMin = new Int16Array(table.offsets.length - 1);
+  for (let glyphId = 0; glyphId < xMin.length; glyphId++) {
+    const record = glyf.recordOf(table, glyphId);
+    const drawn = record.length > 0 && (record[0] !== 0 || record[1] !== 0); // numberOfContours
+    if (drawn) xMin[glyphId] = (record[2] << 8) | record[3];
+  }
+  return xMin;
+}
+
+function compress(bytes: Uint8Array): Uint8Array {
+  return brotliCompressSync(bytes, {
+    params: {
+      [constants.BROTLI_PARAM_MODE]: constants.BROTLI_MODE_FONT,
+      [constants.BROTLI_PARAM_QUALITY]: constants.BROTLI_MAX_QUALITY,
+      [constants.BROTLI_PARAM_LGWIN]: constants.BROTLI_MAX_WINDOW_BITS,
+      [constants.BROTLI_PARAM_SIZE_HINT]: bytes.length,
+    },
+  });
+}

@@ -1,0 +1,10 @@
+/** What CSS sees of a font file, and the rules that declare it. */
+export { faceStyleOf, type FaceStyle, type Finding, type Range, type Slope } from './face-style.js';
+export {
+  cssString,
+  fontFaceText,
+  fontFamilyList,
+  rangeText,
+  type FontDisplay,
+  type FontFaceRule,
+} from './font-face.js';

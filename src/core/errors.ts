@@ -1,0 +1,61 @@
+/** What each stable error code means for the caller: who has to act, and what to do. */
+export const errorCodes = {
+  'file-empty': { kind: 'input', advice: 'export or download it again' },
+  'not-a-font': { kind: 'input', advice: 'give a TTF, OTF, WOFF or WOFF2 file' },
+  'format-unsupported': { kind: 'input', advice: 'extract a single TTF, OTF, WOFF or WOFF2 file first' },
+  'file-cut': { kind: 'input', advice: 'the file is cut or damaged: download or export it again' },
+  'directory-wrong': { kind: 'input', advice: 'the file is damaged: download or export it again' },
+  'table-missing': { kind: 'input', advice: 'the font is incomplete: export it again with this table' },
+  'table-damaged': { kind: 'input', advice: 'the file is damaged: download or export it again' },
+  'size-false': { kind: 'input', advice: 'the file is damaged: make it again from its source' },
+  'compression-damaged': { kind: 'input', advice: 'the file is damaged: download or export it again' },
+  'file-unreadable': { kind: 'input', advice: 'check the path and its permissions' },
+  'call-invalid': { kind: 'call', advice: 'see --help for the options' },
+  'conversion-impossible': { kind: 'call', advice: 'choose another format' },
+  'config-missing': { kind: 'call', advice: 'write one, or name it with --config' },
+  'config-invalid': { kind: 'call', advice: 'correct the config' },
+  'face-conflict': { kind: 'call', advice: 'narrow files, weights or styles so that one file is left' },
+  'face-missing': { kind: 'call', advice: 'add the file, or take the style out of the config' },
+  'rights-missing': { kind: 'call', advice: 'state in "rights" who allows it, or choose another font' },
+  'output-foreign': { kind: 'call', advice: 'choose another folder, or move those files away' },
+  'value-unwritable': { kind: 'internal', advice: 'please report it with the file that caused it' },
+} as const satisfies Record<string, { kind: 'input' | 'call' | 'internal'; advice: string }>;
+
+export type ErrorCode = keyof typeof errorCodes;
+
+/** Where something is wrong: a file, a table in it, a byte offset inside that table. */
+export interface Place {
+  file?: string;
+  table?: string;
+  /** Bytes from the start of the table, or of the file if no table is named. */
+  offset?: number;
+}
+
+/** An error that a person can act on: what is wrong, where, and what to do. */
+export class DenseGlyphError extends Error {
+  override readonly name = 'DenseGlyphError';
+
+  /**
+   * @param code stable code, listed in docs/errors.md
+   * @param reason what is wrong, without the place and without a full stop
+   * @param place where
+   * @param advice what to do, if the code's usual advice doesn't fit
+   */
+  constructor(
+    readonly code: ErrorCode,
+    readonly reason: string,
+    readonly place: Place = {},
+    readonly advice: string = errorCodes[code].advice,
+  ) {
+    super([place.file, place.table?.trim(), reason].filter(Boolean).join(': ') + `; ${advice}`);
+  }
+
+  get kind(): 'input' | 'call' | 'internal' {
+    return errorCodes[this.code].kind;
+  }
+
+  /** The same error with the file named, for callers that know it. */
+  inFile(file: string): DenseGlyphError {
+    return new DenseGlyphError(this.code, this.reason, { file, ...this.place }, this.advice);
+  }
+}

@@ -1,0 +1,17 @@
+/**
+ * Computation on fonts: bytes in, bytes out. Knows nothing of files, network or terminal.
+ */
+export { DenseGlyphError, errorCodes, type ErrorCode, type Place } from './errors.js';
+export {
+  mediaTypes,
+  openFont,
+  writeFont,
+  type FontFormat,
+  type OpenedFont,
+  type WrittenFont,
+} from './containers/index.js';
+export { Font, fontOf, type Flavour, type TableModule } from './sfnt/font.js';
+export { licenceOf, type StatedLicence } from './sfnt/licence.js';
+export * as tables from './tables/index.js';
+export * from './css/index.js';
+export { rangesOf, unicodeRangeText, type CodePointRanges } from './text/unicode-ranges.js';

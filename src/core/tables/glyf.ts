@@ -1,0 +1,193 @@
+// OpenType: glyf, Glyph Data
+
+import { Reader } from '../bytes/reader.js';
+import { Writer } from '../bytes/writer.js';
+import type { Font } from '../sfnt/font.js';
+import { parseComponents, serialiseComponents, type Component } from './glyf-components.js';
+import * as loca from './loca.js';
+
+export const tag = 'glyf';
+
+/** The table as stored; a glyph is parsed when it is asked for. */
+export interface Glyf {
+  data: Uint8Array;
+  /** As in loca: bytes from the start of `data`, one a glyph and one more. */
+  offsets: Uint32Array;
+}
+
+interface GlyphBounds {
+  xMin: number;
+  yMin: number;
+  xMax: number;
+  yMax: number;
+}
+
+/** A glyph with contours of its own. Coordinates are absolute, in font units. */
+export interface SimpleGlyph extends GlyphBounds {
+  kind: 'simple';
+  endPtsOfContours: Uint16Array;
+  instructions: Uint8Array;
+  /** 1 where the point is on the curve. */
+  onCurve: Uint8Array;
+  xCoordinates: Int16Array;
+  yCoordinates: Int16Array;
+  /** OVERLAP_SIMPLE on the first flag: contours may overlap. */
+  overlapSimple: boolean;
+}
+
+/** A glyph made of other glyphs. */
+export interface CompositeGlyph extends GlyphBounds {
+  kind: 'composite';
+  components: Component[];
+  /** Undefined where no component announces instructions. */
+  instructions?: Uint8Array;
+}
+
+export type Glyph = SimpleGlyph | CompositeGlyph;
+
+const flag = {
+  onCurve: 1,
+  xShort: 2,
+  yShort: 4,
+  repeat: 8,
+  xSame: 16,
+  ySame: 32,
+  overlapSimple: 64,
+} as const;
+
+export function parse(reader: Reader, font: Font): Glyf {
+  return { data: reader.bytes, offsets: font.table(loca).offsets };
+}
+
+/** The records packed anew, each on a multiple of four bytes. `packedOffsets` gives the loca that goes with it. */
+export function serialise(table: Glyf): Uint8Array {
+  const writer = new Writer(table.data.length);
+  for (let glyphId = 0; glyphId < table.offsets.length - 1; glyphId++) {
+    writer.write(recordOf(table, glyphId)).align(4);
+  }
+  return writer.bytes();
+}
+
+/** Where `serialise` puts each record, in bytes. */
+export function packedOffsets(table: Glyf): Uint32Array {
+  const offsets = new Uint32Array(table.offsets.length);
+  for (let glyphId = 0; glyphId + 1 < offsets.length; glyphId++) {
+    offsets[glyphId + 1] = offsets[glyphId] + ((recordOf(table, glyphId).length + 3) & ~3);
+  }
+  return offsets;
+}
+
+/** The bytes of one glyph; empty for a glyph without an outline. */
+export function recordOf(table: Glyf, glyphId: number): Uint8Array {
+  const start = table.offsets[glyphId];
+  const end = table.offsets[glyphId + 1];
+  if (end > table.data.length || start > end) {
+    const reader = new Reader(table.data, tag);
+    throw end > table.data.length
+      ? reader.damaged(`glyph ${glyphId} ends ${end - table.data.length} bytes past the table`, start)
+      : reader.damaged(`glyph ${glyphId} ends before it starts (offsets ${start} and ${end} in loca)`, start);
+  }
+  return table.data.subarray(start, end);
+}
+
+/**
+ * One glyph, parsed.
+ *
+ * @returns undefined for a glyph without an outline
+ * @throws DenseGlyphError `table-damaged`
+ */
+export function glyphOf(table: Glyf, glyphId: number): Glyph | undefined {
+  const record = recordOf(table, glyphId);
+  return record.length === 0 ? undefined : parseGlyph(new Reader(record, tag), glyphId);
+}
+
+/** @param glyphId only for errors */
+export function parseGlyph(reader: Reader, glyphId: number): Glyph | undefined {
+  const numberOfContours = reader.int16();
+  const bounds = { xMin: reader.int16(), yMin: reader.int16(), xMax: reader.int16(), yMax: reader.int16() };
+  if (numberOfContours === 0) return undefined;
+  if (numberOfContours > 0)
+    return { kind: 'simple', ...bounds, ...parseContours(reader, numberOfContours, glyphId) };
+  return { kind: 'composite', ...bounds, ...parseComponents(reader) };
+}
+
+function parseContours(reader: Reader, numberOfContours: number, glyphId: number) {
+  const endPtsOfContours = reader.uint16Array(numberOfContours);
+  for (let i = 1; i < numberOfContours; i++) {
+    if (endPtsOfContours[i] < endPtsOfContours[i - 1]) {
+      throw reader.damaged(`glyph ${glyphId}: contour ${i} ends before it starts`);
+    }
+  }
+  const instructions = reader.take(reader.uint16());
+  const count = endPtsOfContours[numberOfContours - 1] + 1;
+  const flags = new Uint8Array(count);
+  for (let i = 0; i < count;) {
+    const value = reader.uint8();
+    flags[i++] = value;
+    if (!(value & flag.repeat)) continue;
+    const end = i + reader.uint8();
+    if (end > count) throw reader.damaged(`glyph ${glyphId}: a repeated flag runs past its ${count} points`);
+    flags.fill(value, i, end);
+    i = end;
+  }
+  const xCoordinates = parseCoordinates(reader, flags, flag.xShort, flag.xSame);
+  const yCoordinates = parseCoordinates(reader, flags, flag.yShort, flag.ySame);
+  const onCurve = flags.map((value) => value & flag.onCurve);
+  const overlapSimple = (flags[0] & flag.overlapSimple) !== 0;
+  return { endPtsOfContours, instructions, onCurve, xCoordinates, yCoordinates, overlapSimple };
+}
+
+function parseCoordinates(reader: Reader, flags: Uint8Array, short: number, same: number): Int16Array {
+  const coordinates = new Int16Array(flags.length);
+  let value = 0;
+  for (let i = 0; i < flags.length; i++) {
+    if (flags[i] & short) value += flags[i] & same ? reader.uint8() : -reader.uint8();
+    else if (!(flags[i] & same)) value += reader.int16();
+    coordinates[i] = value;
+  }
+  return coordinates;
+}
+
+/** The shortest usual encoding of a glyph: repeated flags, one-byte deltas. No padding. */
+export function serialiseGlyph(glyph: Glyph): Uint8Array {
+  const simple = glyph.kind === 'simple';
+  const writer = new Writer(simple ? 32 + glyph.onCurve.length * 5 + glyph.instructions.length : 64);
+  writer.int16(simple ? glyph.endPtsOfContours.length : -1);
+  writer.int16(glyph.xMin).int16(glyph.yMin).int16(glyph.xMax).int16(glyph.yMax);
+  if (simple) serialiseContours(writer, glyph);
+  else serialiseComponents(writer, glyph.components, glyph.instructions);
+  return writer.bytes();
+}
+
+function serialiseContours(writer: Writer, glyph: SimpleGlyph): void {
+  const { endPtsOfContours, instructions, onCurve, xCoordinates, yCoordinates } = glyph;
+  writer.uint16Array(endPtsOfContours).uint16(instructions.length).write(instructions);
+  const count = onCurve.length;
+  const flags = new Uint8Array(count);
+  const xs = new Writer(count * 2);
+  const ys = new Writer(count * 2);
+  for (let i = 0; i < count; i++) {
+    flags[i] = onCurve[i] | (i === 0 && glyph.overlapSimple ? flag.overlapSimple : 0);
+    flags[i] |= writeDelta(xs, xCoordinates[i] - (i > 0 ? xCoordinates[i - 1] : 0), flag.xShort, flag.xSame);
+    flags[i] |= writeDelta(ys, yCoordinates[i] - (i > 0 ? yCoordinates[i - 1] : 0), flag.yShort, flag.ySame);
+  }
+  for (let i = 0; i < count;) {
+    let run = 1;
+    while (i + run < count && run < 256 && flags[i + run] === flags[i]) run++;
+    if (run > 1) writer.uint8(flags[i] | flag.repeat).uint8(run - 1);
+    else writer.uint8(flags[i]);
+    i += run;
+  }
+  writer.write(xs.bytes()).write(ys.bytes());
+}
+
+/** Writes a delta in its shortest form and returns the flag bits that describe it. */
+function writeDelta(writer: Writer, delta: number, short: number, same: number): number {
+  if (delta === 0) return same;
+  if (delta > -256 && delta < 256) {
+    writer.uint8(Math.abs(delta));
+    return delta > 0 ? short | same : short;
+  }
+  writer.int16((delta << 16) >> 16); // coordinates are 16 bits wide and wrap around
+  return 0;
+}

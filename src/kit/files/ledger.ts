@@ -1,0 +1,26 @@
+import { sha256 } from '../digest.js';
+import type { MadeKit } from '../make.js';
+
+/** ledger.json: where each file came from, and who says that it may be used. */
+export function ledgerFile(kit: MadeKit): string {
+  const entries = kit.families.flatMap(({ family, faces }) =>
+    faces.map(({ part, source, rights }) => ({
+      file: part.file,
+      sha256: part.sha256,
+      family,
+      source: { path: source.path, bytes: source.bytes.length, sha256: sha256(source.bytes) },
+      // What the font file says of itself; left out where it says nothing.
+      stated: {
+        copyright: source.licence.copyright,
+        trademark: source.licence.trademark,
+        licence: source.licence.licence,
+        licenceUrl: source.licence.licenceUrl,
+        embedding: source.licence.embedding,
+      },
+      licenceTexts: source.licenceFiles.flatMap((origin) => kit.licences.get(origin) ?? []),
+      /** The statement in the config, or null where nobody made one. */
+      rights: rights ?? null,
+    })),
+  );
+  return `${JSON.stringify({ ledgerVersion: 1, entries }, null, 2)}\n`;
+}

@@ -1,0 +1,97 @@
+import { unicodeRangeText } from '../../core/text/unicode-ranges.js';
+import { rangeText, type FontDisplay, type Slope } from '../../core/css/index.js';
+import { sha256 } from '../digest.js';
+import type { MadeFace, MadeKit } from '../make.js';
+
+/** kit.json: what is in the kit and why. */
+export interface Manifest {
+  manifestVersion: 1;
+  /** The version of dense-glyph that made the kit. */
+  madeWith: string;
+  families: ManifestFamily[];
+  /** Files to preload, relative to the kit. */
+  preloads: string[];
+  /** Every file of the kit but this one, with its digest. */
+  files: Record<string, { bytes: number; sha256: string }>;
+}
+
+export interface ManifestFamily {
+  family: string;
+  role: string;
+  /** The value of `font-family`. */
+  stack: string[];
+  faces: ManifestFace[];
+}
+
+export interface ManifestFace {
+  /** As in `font-weight`: one number, or two for a range. */
+  weight: string;
+  style: Slope;
+  /** As in `font-stretch`. */
+  stretch: string;
+  display: FontDisplay;
+  preload: boolean;
+  preloadReason: string;
+  /** The font file that it was made from, relative to the config. */
+  source: { path: string; bytes: number; sha256: string };
+  parts: ManifestPart[];
+  notes: string[];
+}
+
+export interface ManifestPart {
+  file: string;
+  /** What a browser asks for: absolute where output.url is set, else relative to kit.css. */
+  url: string;
+  format: 'woff2';
+  bytes: number;
+  sha256: string;
+  /** The characters in it, as `unicode-range` writes them. */
+  characters: string;
+  /** What of the source it doesn't carry. */
+  dropped: string[];
+}
+
+export function manifestFile(kit: MadeKit, version: string): string {
+  const families = kit.families.map(({ family, role, stack, faces }) => ({
+    family,
+    role,
+    stack,
+    faces: faces.map((face) => manifestFace(face, kit.address.url ?? '')),
+  }));
+  const files = [...kit.files].sort(([a], [b]) => (a < b ? -1 : 1));
+  const manifest: Manifest = {
+    manifestVersion: 1,
+    madeWith: version,
+    families,
+    preloads: kit.families.flatMap(({ faces }) => faces.filter((f) => f.preload).map((f) => f.part.file)),
+    files: Object.fromEntries(
+      files.map(([path, bytes]) => [path, { bytes: bytes.length, sha256: sha256(bytes) }]),
+    ),
+  };
+  return `${JSON.stringify(manifest, null, 2)}\n`;
+}
+
+function manifestFace(face: MadeFace, base: string): ManifestFace {
+  const { weight, style, stretch, display, preload, preloadReason, source, part, notes } = face;
+  return {
+    weight: rangeText(weight),
+    style,
+    stretch: rangeText(stretch, '%'),
+    display,
+    preload,
+    preloadReason,
+    source: { path: source.path, bytes: source.bytes.length, sha256: sha256(source.bytes) },
+    parts: [
+      {
+        file: part.file,
+        url: base + part.file,
+        format: 'woff2',
+        bytes: part.bytes.length,
+        sha256: part.sha256,
+        characters: unicodeRangeText(part.characters),
+        dropped: part.dropped,
+      },
+    ],
+    notes,
+  };
+}

@@ -1,0 +1,65 @@
+import { fontFamilyList, rangeText } from '../../core/css/index.js';
+import type { MadeKit } from '../make.js';
+import { headMarkup } from './head.js';
+import { stylesheetFile } from './stylesheet.js';
+
+const types = `/** A face that the kit ships. */
+export interface Face {
+  family: string;
+  role: string;
+  /** As in font-weight: one number, or two for a range. */
+  weight: string;
+  style: 'normal' | 'italic' | 'oblique';
+  /** Path inside the kit. */
+  file: string;
+  bytes: number;
+  preload: boolean;
+}
+
+export declare const faces: readonly Face[];
+/** For each role the value of font-family. */
+export declare const stacks: Readonly<Record<string, string>>;
+/** The files to preload, as paths inside the kit. */
+export declare const preloads: readonly string[];
+/** The text of kit.css. */
+export declare const css: string;
+/** The elements for <head>. @param base the URL of the kit with a slash at the end, as this page has to write it */
+export declare function head(base?: string): string;
+`;
+
+/** kit.mjs and kit.d.mts: the facts of the kit for code that renders pages on a server. */
+export function moduleFiles(kit: MadeKit): [path: string, content: string][] {
+  const { url, fromRoot } = kit.address;
+  const faces = kit.families.flatMap(({ role, faces: list }) =>
+    list.map(({ family, weight, style, part, preload }) => {
+      return {
+        family,
+        role,
+        weight: rangeText(weight),
+        style,
+        file: part.file,
+        bytes: part.bytes.length,
+        preload,
+      };
+    }),
+  );
+  const stacks = Object.fromEntries(kit.families.map(({ role, stack }) => [role, fontFamilyList(stack)]));
+  const json = (value: unknown) => JSON.stringify(value, null, 2);
+  const placeholder = '\0base\0';
+  const markup = headMarkup(kit, placeholder).split(encodeURI(placeholder));
+  const module = [
+    '// Made by dense-glyph build.',
+    `export const faces = ${json(faces)};`,
+    `export const stacks = ${json(stacks)};`,
+    'export const preloads = faces.filter((face) => face.preload).map((face) => face.file);',
+    `export const css = ${json(stylesheetFile(kit))};`,
+    `export function head(base = ${JSON.stringify(url ?? fromRoot)}) {`,
+    `  return ${json(markup)}.join(base);`,
+    '}',
+    '',
+  ].join('\n');
+  return [
+    ['kit.mjs', module],
+    ['kit.d.mts', types],
+  ];
+}

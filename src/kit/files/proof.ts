@@ -1,0 +1,103 @@
+import escapeHtml from 'escape-html';
+import { rangeText } from '../../core/css/index.js';
+import type { MadeFace, MadeFamily, MadeKit } from '../make.js';
+import { faceLabel } from '../plan.js';
+import { proofScript, proofStyle } from './proof-assets.js';
+import { sampleTexts } from './sample-text.js';
+import { faceRule } from './stylesheet.js';
+
+/** Pixels: from a headline down to the smallest text that is still read. */
+const waterfall = [64, 48, 36, 28, 22, 18, 16, 15, 14, 13, 12];
+
+const kilobytes = (bytes: number) => `${(bytes / 1000).toFixed(1)} kB`;
+
+/** proof.html: each face as drawn, with its file, its bytes and its load state. */
+export function proofFile(kit: MadeKit): string {
+  const faces = kit.families.flatMap((family) => family.faces);
+  const bytes = faces.reduce((sum, { part }) => sum + part.bytes.length, 0);
+  const preloaded = faces.filter(({ preload }) => preload);
+  const preloadBytes = preloaded.reduce((sum, { part }) => sum + part.bytes.length, 0);
+  return `<!doctype html>
+<html lang="en">
+<meta charset="utf-8">
+<meta name="viewport" content="width=device-width, initial-scale=1">
+<title>Proof of the kit</title>
+<link rel="stylesheet" href="kit.css" id="kit">
+<style>${proofStyle}</style>
+<header>
+  <h1>Proof of the kit</h1>
+  <p>${count(faces.length, 'face')}, ${kilobytes(bytes)} in all; ${
+    preloaded.length === 0 ? 'none preloaded' : `${preloaded.length} preloaded, ${kilobytes(preloadBytes)}`
+  }. <span id="summary" role="status"></span></p>
+  <label class="switch"><input type="checkbox" id="switch" checked> Web fonts</label>
+</header>
+<nav>${kit.families.map(({ family, role }) => `<a href="#${role}">${escapeHtml(family)}</a>`).join('')}</nav>
+<main>
+${kit.families.map(familySection).join('\n')}
+</main>
+<script>${proofScript}</script>
+</html>
+`;
+}
+
+/** Pixels that a line of the waterfall may take, roughly. */
+const widestLine = 1100;
+
+/** As many whole words as fit into so many characters. */
+function firstWords(text: string, characters: number): string {
+  if (text.length <= characters) return text;
+  return text.slice(0, text.lastIndexOf(' ', characters)) || text.slice(0, characters);
+}
+
+const count = (number: number, noun: string) => `${number} ${noun}${number === 1 ? '' : 's'}`;
+
+function familySection({ family, role, stack, faces }: MadeFamily): string {
+  return `<section id="${role}">
+  <h2>${escapeHtml(family)} <small>role ${role}, then ${escapeHtml(stack.slice(1).join(', '))}</small></h2>
+${faces.map((face) => faceArticle(face, role)).join('\n')}
+</section>`;
+}
+
+/** The weights at which a face is shown: its own, or some along its axis. */
+function shownWeights({ weight: [low, high] }: MadeFace): number[] {
+  if (low === high) return [low];
+  return [low, 400, 500, 600, 700, high].filter(
+    (value, i, list) => value >= low && value <= high && list.indexOf(value) === i,
+  );
+}
+
+function faceArticle(face: MadeFace, role: string): string {
+  const { family, weight, style, part, source, preloadReason, preload, notes } = face;
+  const weights = shownWeights(face);
+  const shown = weights.includes(400) ? 400 : weights[0];
+  const [sample, ...others] = sampleTexts(part.characters);
+  const css = (value: number) =>
+    `font-family: var(--type-${role}); font-weight: ${value}; font-style: ${style}`;
+  const rows = waterfall
+    .map((size) => {
+      const line = firstWords(sample.heading, Math.floor(widestLine / (size * 0.5)));
+      return `<tr><th scope="row">${size}</th><td style="font-size: ${size}px">${escapeHtml(line)}</td></tr>`;
+    })
+    .join('');
+  const axis =
+    weights.length > 1
+      ? `<p class="axis">${weights.map((value) => `<span style="font-weight: ${value}">${value}</span>`).join(' ')}</p>`
+      : '';
+  const reading = [sample, ...others]
+    .map(({ language, text }) => `<p lang="${language}">${escapeHtml(text)}</p>`)
+    .join('');
+  return `<article data-family="${escapeHtml(family)}" data-weight="${rangeText(weight)}" data-style="${style}" data-file="${part.file}">
+  <h3>${escapeHtml(faceLabel(face))} <output class="state">…</output></h3>
+  <dl>
+    <dt>File</dt><dd><code>${escapeHtml(part.file)}</code></dd>
+    <dt>Bytes</dt><dd>${kilobytes(part.bytes.length)}, from ${kilobytes(source.bytes.length)} (${escapeHtml(source.path)})</dd>
+    <dt>Preload</dt><dd>${preload ? 'yes' : 'no'}: ${escapeHtml(preloadReason)}</dd>
+    ${notes.map((note) => `<dt>Note</dt><dd>${escapeHtml(note)}</dd>`).join('')}
+  </dl>
+  <div class="drawn" style="${escapeHtml(css(shown))}">
+    ${axis}<table class="waterfall">${rows}</table>
+    <div class="reading">${reading}</div>
+  </div>
+  <details><summary>The rule</summary><pre>${escapeHtml(faceRule(face, ''))}</pre></details>
+</article>`;
+}

@@ -1,0 +1,221 @@
+import { rangeText, type FontDisplay, type Range, type Slope } from '../core/css/index.js';
+import { DenseGlyphError } from '../core/errors.js';
+import type { FamilyConfig, KitConfig } from './config.js';
+import type { Source } from './sources.js';
+
+/** A face that the kit ships. */
+export interface PlannedFace {
+  family: string;
+  role: string;
+  weight: Range;
+  style: Slope;
+  stretch: Range;
+  display: FontDisplay;
+  source: Source;
+  rights?: string;
+  preload: boolean;
+  /** Why it is preloaded, or why not. */
+  preloadReason: string;
+  /** Where the file disagrees with itself or with the config. */
+  notes: string[];
+}
+
+export interface PlannedFamily {
+  family: string;
+  role: string;
+  /** For `font-family`, the web font first. */
+  stack: string[];
+  faces: PlannedFace[];
+}
+
+export interface KitPlan {
+  families: PlannedFamily[];
+}
+
+/** `400`, `700 italic`, `300–800`. */
+export function faceLabel({ weight, style }: { weight: Range; style: Slope }): string {
+  const numbers = rangeText(weight).replace(' ', '–');
+  return style === 'normal' ? numbers : `${numbers} ${style}`;
+}
+
+/**
+ * Decides which faces the kit ships and which of them are preloaded.
+ *
+ * @param sources for each family of the config its sources
+ * @throws DenseGlyphError `face-missing`, `face-conflict` or `rights-missing`
+ */
+export function planKit(config: KitConfig, sources: readonly (readonly Source[])[]): KitPlan {
+  const families = config.families.map((family, i): PlannedFamily => {
+    const faces = chooseFaces(family, sources[i], `families[${i}]`);
+    return { family: family.family, role: family.role, stack: [family.family, ...family.fallback], faces };
+  });
+  decidePreloads(config, families);
+  return { families };
+}
+
+function chooseFaces(family: FamilyConfig, sources: readonly Source[], path: string): PlannedFace[] {
+  const wanted = sources.filter(
+    ({ face }) => suits(face.weight, family) && (family.styles?.includes(face.style) ?? true),
+  );
+  checkComplete(family, wanted, sources, path);
+  const faces = wanted.map((source): PlannedFace => {
+    checkRights(family, source, path);
+    const notes = source.findings.map(({ message }) => message);
+    if (source.face.family !== family.family && source.face.family !== '') {
+      notes.push(`the file calls its family "${source.face.family}"; the kit declares "${family.family}"`);
+    }
+    const { style, stretch } = source.face;
+    const { display, rights, role } = family;
+    return {
+      family: family.family,
+      role,
+      weight: declaredWeight(source.face.weight, family),
+      style,
+      stretch,
+      display,
+      source,
+      ...(rights !== undefined ? { rights } : {}),
+      preload: false,
+      preloadReason: '',
+      notes,
+    };
+  });
+  faces.sort(
+    (a, b) => slopeOrder.indexOf(a.style) - slopeOrder.indexOf(b.style) || a.weight[0] - b.weight[0],
+  );
+  checkConflicts(faces, path);
+  return faces;
+}
+
+const slopeOrder: readonly Slope[] = ['normal', 'italic', 'oblique'];
+const overlaps = (a: Range, b: Range) => a[0] <= b[1] && b[0] <= a[1];
+
+function suits(weight: Range, { weights, weightRange }: FamilyConfig): boolean {
+  if (weightRange) return overlaps(weight, weightRange);
+  return weights?.some((value) => overlaps(weight, [value, value])) ?? true;
+}
+
+/** A range in the config narrows what a variable face declares. */
+function declaredWeight(weight: Range, { weightRange }: FamilyConfig): Range {
+  if (!weightRange) return weight;
+  return [Math.max(weight[0], weightRange[0]), Math.min(weight[1], weightRange[1])];
+}
+
+function checkComplete(
+  family: FamilyConfig,
+  wanted: readonly Source[],
+  sources: readonly Source[],
+  path: string,
+): void {
+  const offered = [...new Set(sources.map(({ face }) => faceLabel(face)))].join(', ');
+  const advice = `the files offer ${offered}; add the file, or take it out of the config`;
+  for (const value of family.weights ?? []) {
+    for (const style of family.styles ?? ['any']) {
+      const found = wanted.some(
+        ({ face }) => overlaps(face.weight, [value, value]) && (style === 'any' || face.style === style),
+      );
+      if (found) continue;
+      const face = style === 'any' ? String(value) : `${value} ${style}`;
+      throw new DenseGlyphError(
+        'face-missing',
+        `${path}: no file of ${family.family} draws ${face}`,
+        {},
+        advice,
+      );
+    }
+  }
+  for (const style of family.styles ?? []) {
+    if (!wanted.some(({ face }) => face.style === style)) {
+      throw new DenseGlyphError(
+        'face-missing',
+        `${path}: no file of ${family.family} is ${style}`,
+        {},
+        advice,
+      );
+    }
+  }
+  if (wanted.length === 0) {
+    throw new DenseGlyphError(
+      'face-missing',
+      `${path}: no file of ${family.family} suits weights and styles`,
+      {},
+      advice,
+    );
+  }
+}
+
+function checkRights(family: FamilyConfig, source: Source, path: string): void {
+  if (!source.licence.restricted || family.rights) return;
+  throw new DenseGlyphError(
+    'rights-missing',
+    `${path}: the font forbids embedding (fsType), so it is not put into a kit`,
+    { file: source.path },
+    `if you have bought the right, say so in ${path}.rights; otherwise choose another font`,
+  );
+}
+
+function checkConflicts(faces: readonly PlannedFace[], path: string): void {
+  faces.forEach((face, i) => {
+    const other = faces
+      .slice(0, i)
+      .find(
+        (f) => f.style === face.style && overlaps(f.weight, face.weight) && overlaps(f.stretch, face.stretch),
+      );
+    if (!other) return;
+    throw new DenseGlyphError(
+      'face-conflict',
+      `${path}: ${other.source.path} (${faceLabel(other)}) and ${face.source.path} (${faceLabel(face)}) draw the same style`,
+    );
+  });
+}
+
+/** More preloads compete with the stylesheet and the first picture for the same line. */
+const automaticPreloads = 2;
+const headingRoles = new Set(['heading', 'headings', 'headline', 'headlines', 'title', 'titles', 'display']);
+
+/** Preloads what the config lists; where it leaves it open, the body face and one face for headings. */
+function decidePreloads(config: KitConfig, families: readonly PlannedFamily[]): void {
+  const automatic: { face: PlannedFace; reason: string }[] = [];
+  const body = families.find(({ role }) => role === 'body') ?? families[0];
+  config.families.forEach(({ preload }, i) => {
+    const family = families[i];
+    for (const face of family.faces) face.preloadReason = 'the page asks for it when it needs it';
+    if (Array.isArray(preload)) preloadListed(family, preload, `families[${i}].preload`);
+    else if (preload === 'none') {
+      for (const face of family.faces) face.preloadReason = 'the config says none';
+    } else if (family === body) {
+      automatic.unshift({ face: nearest(family, 400), reason: 'the text on every page starts with it' });
+    } else if (headingRoles.has(family.role)) {
+      automatic.push({ face: nearest(family, 700), reason: 'headings are seen first' });
+    }
+  });
+  automatic.slice(0, automaticPreloads).forEach(({ face, reason }) => {
+    face.preload = true;
+    face.preloadReason = reason;
+  });
+}
+
+function preloadListed(family: PlannedFamily, listed: readonly string[], path: string): void {
+  for (const text of listed) {
+    const [weight, style = 'normal'] = text.split(' ');
+    const face = family.faces.find((f) => f.style === style && overlaps(f.weight, [+weight, +weight]));
+    if (!face) {
+      const offered = family.faces.map(faceLabel).join(', ');
+      throw new DenseGlyphError(
+        'face-missing',
+        `${path}: the kit has no face ${text}`,
+        {},
+        `it ships ${offered}`,
+      );
+    }
+    face.preload = true;
+    face.preloadReason = 'the config lists it';
+  }
+}
+
+/** The upright face that is nearest to a weight; an inclined one if there is no other. */
+function nearest(family: PlannedFamily, weight: number): PlannedFace {
+  const away = ({ weight: [low, high], style }: PlannedFace) =>
+    Math.max(low - weight, weight - high, 0) + (style === 'normal' ? 0 : 2000);
+  return [...family.faces].sort((a, b) => away(a) - away(b))[0];
+}

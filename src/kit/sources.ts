@@ -1,0 +1,117 @@
+import { readFile, readdir, stat } from 'node:fs/promises';
+import { dirname, join, relative, resolve } from 'node:path';
+import { escapePath, glob, isDynamicPattern } from 'tinyglobby';
+import { openFont, type OpenedFont } from '../core/containers/index.js';
+import { faceStyleOf, type FaceStyle, type Finding } from '../core/css/index.js';
+import { DenseGlyphError } from '../core/errors.js';
+import { licenceOf, type StatedLicence } from '../core/sfnt/licence.js';
+
+/** A font file that the user supplies, opened. */
+export interface Source extends OpenedFont {
+  /** As the user would name it, relative to the config. */
+  path: string;
+  bytes: Uint8Array;
+  face: FaceStyle;
+  findings: Finding[];
+  licence: StatedLicence;
+  /** Licence texts in the same folder, relative to the config. */
+  licenceFiles: string[];
+}
+
+const fontFiles = '**/*.{ttf,otf,woff,woff2,TTF,OTF,WOFF,WOFF2}';
+/** What licence texts are called that lie beside fonts. */
+const licenceName =
+  /^(licen[cs]e|ofl|copying|eula|fontlog|lizenz)([-_. ].*)?$|^.*(licen[cs]e|eula).*\.(txt|md|pdf|html?)$/i;
+
+/**
+ * The paths that files, folders and globs stand for, sorted, each once.
+ *
+ * @param base the folder that relative paths start from
+ * @throws DenseGlyphError `file-unreadable` for a path or pattern that stands for nothing
+ */
+export async function expandPaths(patterns: readonly string[], base: string): Promise<string[]> {
+  const found = new Set<string>();
+  for (const pattern of patterns) {
+    const path = resolve(base, pattern);
+    const info = await stat(path).catch(() => undefined);
+    let matches: string[] = [];
+    if (info?.isDirectory())
+      matches = await glob(`${escapePath(pattern)}/${fontFiles}`, { cwd: base, absolute: true });
+    else if (info) matches = [path];
+    else if (isDynamicPattern(pattern)) matches = await glob(pattern, { cwd: base, absolute: true });
+    if (matches.length === 0) {
+      const reason = info || isDynamicPattern(pattern) ? 'matches no font file' : 'there is no such file';
+      throw new DenseGlyphError(
+        'file-unreadable',
+        reason,
+        { file: pattern },
+        'check the path; it starts from the folder of the config or of the call',
+      );
+    }
+    for (const match of matches) found.add(match);
+  }
+  return [...found].sort();
+}
+
+/** @throws DenseGlyphError `file-unreadable` */
+export async function readBytes(path: string, shown: string): Promise<Uint8Array> {
+  try {
+    return await readFile(path);
+  } catch (cause) {
+    throw new DenseGlyphError('file-unreadable', readingFailed(cause), { file: shown });
+  }
+}
+
+function readingFailed(cause: unknown): string {
+  const { code } = cause as NodeJS.ErrnoException;
+  if (code === 'ENOENT') return 'there is no such file';
+  if (code === 'EACCES' || code === 'EPERM') return 'it may not be read';
+  if (code === 'EISDIR') return 'it is a folder';
+  return `it cannot be read (${code ?? String(cause)})`;
+}
+
+/**
+ * Opens a font file and says what CSS sees of it.
+ *
+ * @throws DenseGlyphError with the file named
+ */
+export async function readSource(path: string, base: string): Promise<Source> {
+  const shown = relative(base, path).replaceAll('\\', '/') || path;
+  const bytes = await readBytes(path, shown);
+  return inFile(shown, () => {
+    const opened = openFont(bytes);
+    const { face, findings } = faceStyleOf(opened.font);
+    return {
+      ...opened,
+      path: shown,
+      bytes,
+      face,
+      findings,
+      licence: licenceOf(opened.font),
+      licenceFiles: [],
+    };
+  });
+}
+
+/** The sources with the licence texts that lie beside them. */
+export async function withLicenceFiles(sources: readonly Source[], base: string): Promise<Source[]> {
+  const texts = new Map<string, string[]>();
+  for (const folder of new Set(sources.map(({ path }) => dirname(path)))) {
+    const names = await readdir(resolve(base, folder)).catch(() => []);
+    const files = names.filter((name) => licenceName.test(name)).sort();
+    texts.set(
+      folder,
+      files.map((name) => join(folder, name).replaceAll('\\', '/')),
+    );
+  }
+  return sources.map((source) => ({ ...source, licenceFiles: texts.get(dirname(source.path))! }));
+}
+
+/** Runs a computation on a file's bytes; its errors then name the file. */
+export function inFile<Result>(file: string, compute: () => Result): Result {
+  try {
+    return compute();
+  } catch (cause) {
+    throw cause instanceof DenseGlyphError ? cause.inFile(file) : cause;
+  }
+}

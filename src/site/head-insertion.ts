@@ -1,0 +1,39 @@
+// HTML: the head element
+
+import { parse, type DefaultTreeAdapterMap } from 'parse5';
+
+type Element = DefaultTreeAdapterMap['element'];
+
+const isElement = (node: DefaultTreeAdapterMap['node'], tagName: string): node is Element =>
+  'tagName' in node && node.tagName === tagName;
+
+/**
+ * A page with markup put into its head, before the first stylesheet link, so that the page's own rules come later.
+ * The rest of the page stays as it is, character for character. Where the page leaves out its head tags, the
+ * markup goes where the head's content ends.
+ *
+ * @param html the page
+ * @param markup elements that belong into a head
+ */
+export function insertIntoHead(html: string, markup: string): string {
+  const document = parse(html, { sourceCodeLocationInfo: true });
+  const root = document.childNodes.find((node) => isElement(node, 'html')) as Element;
+  const head = root.childNodes.find((node) => isElement(node, 'head')) as Element;
+  const sheet = head.childNodes.find((node) => {
+    if (isElement(node, 'style')) return true;
+    return (
+      isElement(node, 'link') &&
+      node.attrs.some(({ name, value }) => name === 'rel' && /\bstylesheet\b/i.test(value))
+    );
+  }) as Element | undefined;
+  const lastChild = [...head.childNodes].reverse().find((node) => node.sourceCodeLocation);
+  const at =
+    sheet?.sourceCodeLocation?.startOffset ??
+    head.sourceCodeLocation?.endTag?.startOffset ??
+    lastChild?.sourceCodeLocation?.endOffset ??
+    head.sourceCodeLocation?.startTag?.endOffset ??
+    root.sourceCodeLocation?.startTag?.endOffset ??
+    document.childNodes.find((node) => node.nodeName === '#documentType')?.sourceCodeLocation?.endOffset ??
+    0;
+  return html.slice(0, at) + markup + html.slice(at);
+}
