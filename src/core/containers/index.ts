@@ -2,6 +2,7 @@
  * Font files as they travel: TTF and OTF, WOFF 1.0, WOFF 2.0. `openFont` tells the format by content and gives a
  * `Font`; `writeFont` puts a `Font` into a format.
  */
+import { plainBytes } from '../bytes/plain.js';
 import { DenseGlyphError } from '../errors.js';
 import type { Font } from '../sfnt/font.js';
 import { flavourOf, readSfnt } from '../sfnt/read.js';
@@ -48,10 +49,11 @@ const otherFiles: readonly (readonly [string, string, string?])[] = [
 /**
  * Opens a font file of any format that is read. Only the directory is read, where the format allows it.
  *
- * @param bytes the file
+ * @param file its bytes; they are read later too, and never changed
  * @throws DenseGlyphError `file-empty`, `not-a-font`, `format-unsupported` and what the format's reader throws
  */
-export function openFont(bytes: Uint8Array): OpenedFont {
+export function openFont(file: Uint8Array): OpenedFont {
+  const bytes = plainBytes(file);
   if (bytes.length === 0) throw new DenseGlyphError('file-empty', 'the file is empty');
   const start = String.fromCharCode(...bytes.subarray(0, 4));
   const other = otherFiles.find(([opening]) => start === opening);

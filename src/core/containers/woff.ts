@@ -2,6 +2,7 @@
 
 import { deflateSync, inflateSync } from 'node:zlib';
 import { checksum } from '../bytes/checksum.js';
+import { plainBytes } from '../bytes/plain.js';
 import { Reader } from '../bytes/reader.js';
 import { Writer } from '../bytes/writer.js';
 import { DenseGlyphError } from '../errors.js';
@@ -81,7 +82,7 @@ function inflate(bytes: Uint8Array, tag: string, { offset, compLength, origLengt
   if (compLength === origLength) return stored;
   let table: Uint8Array;
   try {
-    table = inflateSync(stored, { maxOutputLength: Math.max(origLength, 1) });
+    table = plainBytes(inflateSync(stored, { maxOutputLength: Math.max(origLength, 1) }));
   } catch (cause) {
     const code = (cause as NodeJS.ErrnoException).code;
     if (code === 'ERR_BUFFER_TOO_LARGE') throw falseSize(tag, origLength, 'more');
@@ -133,7 +134,7 @@ export function writeWoff(font: Font): WrittenFont {
 
 /** The checksum of head is computed as if `checkSumAdjustment` were zero. */
 function headChecksum(table: Uint8Array): number {
-  const cleared = table.slice();
+  const cleared = new Uint8Array(table);
   cleared.fill(0, 8, 12);
   return checksum(cleared);
 }

@@ -34,7 +34,7 @@ export function writeSfnt(font: Font): Uint8Array {
   for (const [tag, bytes] of tables) {
     let stored = bytes;
     if (tag === 'head') {
-      stored = bytes.slice();
+      stored = new Uint8Array(bytes); // a copy; slice() of a Buffer isn't one
       stored.fill(0, adjustmentOffset, adjustmentOffset + 4);
       headOffset = writer.length;
     }

@@ -1,6 +1,7 @@
 // WOFF File Format 2.0, sections 4 and 5
 
 import { brotliDecompressSync } from 'node:zlib';
+import { plainBytes } from '../../bytes/plain.js';
 import { Reader } from '../../bytes/reader.js';
 import { DenseGlyphError } from '../../errors.js';
 import { fontOf } from '../../sfnt/font.js';
@@ -61,7 +62,7 @@ function decompress(compressed: Uint8Array, entries: readonly DirectoryEntry[]):
   }
   let stream: Uint8Array;
   try {
-    stream = brotliDecompressSync(compressed, { maxOutputLength: Math.max(declared, 1) });
+    stream = plainBytes(brotliDecompressSync(compressed, { maxOutputLength: Math.max(declared, 1) }));
   } catch (cause) {
     const code = (cause as NodeJS.ErrnoException).code;
     if (code === 'ERR_BUFFER_TOO_LARGE') throw falseSize(declared, 'more');

@@ -44,7 +44,7 @@ export function writeWoff2(font: Font): WrittenFont {
 /** Section 5: bit 11 of `head.flags` is set, and the loca format is that of the rebuilt table. */
 function markTransformed(font: Font, longOffsets: boolean): Uint8Array {
   const table = font.table(head);
-  const bytes = font.bytesOf(head.tag).slice();
+  const bytes = new Uint8Array(font.bytesOf(head.tag));
   const view = new DataView(bytes.buffer);
   view.setUint16(16, table.flags | head.losslessTransformFlag);
   if (longOffsets) view.setInt16(50, 1);

@@ -1,0 +1,309 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { checksum } from '#src/core/bytes/checksum.js';
+import { Reader } from '#src/core/bytes/reader.js';
+import { Writer } from '#src/core/bytes/writer.js';
+import { openFont, writeFont, type FontFormat } from '#src/core/containers/index.js';
+import * as numbers from '#src/core/containers/woff2/numbers.js';
+import type { Font } from '#src/core/sfnt/font.js';
+import { writeSfnt } from '#src/core/sfnt/write.js';
+import { glyf, head, hmtx } from '#src/core/tables/index.js';
+import { buildFont, simpleGlyph } from '../support/fonts.js';
+import { filesIn, readSample, sampleFonts, vendorFonts } from '../support/paths.js';
+
+/** Tables that two fonts don't share byte by byte. */
+function differing(a: Font, b: Font): string[] {
+  const tags = new Set([...a.tags, ...b.tags]);
+  return [...tags]
+    .filter((tag) => !a.has(tag) || !b.has(tag) || Buffer.compare(a.bytesOf(tag), b.bytesOf(tag)) !== 0)
+    .sort();
+}
+
+/** All glyphs, parsed. */
+const glyphsOf = (font: Font) => {
+  const table = font.table(glyf);
+  return Array.from({ length: table.offsets.length - 1 }, (_, i) => glyf.glyphOf(table, i));
+};
+
+const reopened = (font: Font, format: FontFormat) => openFont(writeFont(font, format).bytes);
+
+describe('the sample fonts', () => {
+  const fonts = filesIn(sampleFonts, 'tf');
+
+  test.each(fonts)('%s goes through every format and comes back', (file) => {
+    const bytes = readSample(file);
+    const { font, format } = openFont(bytes);
+    const before = new Uint8Array(bytes);
+    expect(writeSfnt(font)).toEqual(before);
+    expect(new Uint8Array(bytes)).toEqual(before); // the source stays as it was
+    expect(differing(font, reopened(font, 'woff').font)).toEqual([]);
+    const woff2 = writeFont(font, 'woff2');
+    const again = openFont(woff2.bytes);
+    expect(woff2.dropped).toEqual([]);
+    // Only head says that the font went through a transform; our glyf is normal already.
+    expect(differing(font, again.font)).toEqual(['head']);
+    expect(again.font.table(head).flags).toBe(font.table(head).flags | head.losslessTransformFlag);
+    expect(writeFont(again.font, 'woff2').bytes).toEqual(woff2.bytes);
+    expect(openFont(writeFont(again.font, format).bytes).format).toBe(format);
+  });
+});
+
+describe('public fonts with WOFF2 files made by their vendor', () => {
+  const files = filesIn(vendorFonts, '.ttf');
+  let ours = 0;
+
+  test.each(files)('%s decodes back to the same tables, and so does the vendor’s file', (file) => {
+    const { font } = openFont(readFileSync(join(vendorFonts, file)));
+    const written = writeFont(font, 'woff2').bytes;
+    ours += written.length;
+    const vendor = openFont(readFileSync(join(vendorFonts, file.replace('.ttf', '.woff2')))).font;
+    for (const other of [openFont(written).font, vendor]) {
+      expect(differing(font, other).filter((tag) => !['glyf', 'loca', 'head'].includes(tag))).toEqual([]);
+      expect(glyphsOf(other)).toEqual(glyphsOf(font));
+    }
+    expect(differing(openFont(written).font, vendor).filter((tag) => tag !== 'head')).toEqual([]);
+  });
+
+  test('the sum of ours is not larger', () => {
+    expect(files).toHaveLength(20);
+    expect(ours).toBeLessThanOrEqual(259_792);
+  });
+});
+
+describe('the WOFF2 transforms', () => {
+  const coordinate = fc.oneof(
+    fc.integer({ min: -70, max: 70 }),
+    fc.integer({ min: -1300, max: 1300 }),
+    fc.integer({ min: -16000, max: 16000 }),
+  );
+  const contour = fc.array(fc.tuple(coordinate, coordinate, fc.boolean()), { minLength: 1, maxLength: 40 });
+  const simple = fc
+    .tuple(
+      fc.array(contour, { minLength: 1, maxLength: 6 }),
+      fc.uint8Array({ maxLength: 300 }),
+      fc.boolean(),
+      fc.boolean(),
+    )
+    .map(([contours, instructions, overlapSimple, shifted]): glyf.Glyph => {
+      const glyph = simpleGlyph(contours, { instructions, overlapSimple });
+      return shifted ? { ...glyph, yMax: glyph.yMax + 1 } : glyph; // bounds that don't follow from the points
+    });
+  const composite = fc
+    .tuple(fc.integer({ min: -200, max: 200 }), fc.uint8Array({ minLength: 1, maxLength: 20 }), fc.boolean())
+    .map(([offset, instructions, instructed]): glyf.Glyph => ({
+      kind: 'composite',
+      xMin: -5,
+      yMin: -6,
+      xMax: 7,
+      yMax: 8,
+      components: [
+        { flags: 0x0023, glyphIndex: 0, argument1: offset, argument2: -offset, transform: new Int16Array(0) },
+        {
+          flags: instructed ? 0x0108 | 2 : 0x0008 | 2,
+          glyphIndex: 1,
+          argument1: -3,
+          argument2: 3,
+          transform: Int16Array.of(8192),
+        },
+      ],
+      ...(instructed ? { instructions } : {}),
+    }));
+  const glyphs = fc.array(fc.option(fc.oneof(simple, composite), { nil: undefined }), {
+    minLength: 1,
+    maxLength: 12,
+  });
+
+  test('any glyphs and side bearings come back', () => {
+    fc.assert(
+      fc.property(
+        glyphs,
+        fc.array(fc.integer({ min: -500, max: 500 }), { minLength: 12, maxLength: 12 }),
+        fc.boolean(),
+        (list, bearings, odd) => {
+          const font = buildFont({
+            glyphs: list,
+            ...(odd ? { leftSideBearing: bearings.slice(0, list.length) } : {}),
+          });
+          const { font: again } = reopened(font, 'woff2');
+          expect(glyphsOf(again)).toEqual(glyphsOf(font));
+          expect(again.table(hmtx)).toEqual(font.table(hmtx));
+          expect(differing(font, again)).toEqual(['head']);
+        },
+      ),
+      { numRuns: 200 },
+    );
+  });
+
+  test('side bearings that follow from the outlines are left out', () => {
+    const list = Array.from({ length: 40 }, (_, i) =>
+      simpleGlyph([
+        [
+          [i * 37, 0, true],
+          [900, 7, true],
+          [900, 300 + i, true],
+        ],
+      ]),
+    );
+    const follows = writeFont(buildFont({ glyphs: list }), 'woff2').bytes;
+    const differs = writeFont(
+      buildFont({ glyphs: list, leftSideBearing: list.map((_, i) => i * 31 - 4) }),
+      'woff2',
+    ).bytes;
+    expect(follows.length).toBeLessThan(differs.length - 20);
+  });
+
+  test('glyphs too large for short offsets once they are aligned get long ones', () => {
+    const points = Array.from({ length: 12 }, (_, i): [number, number, boolean] => [
+      i * 61,
+      (i * 97) % 800,
+      true,
+    ]);
+    const glyph = simpleGlyph([points]);
+    const short = 4 - ((glyf.serialiseGlyph(glyph).length + 2) % 4);
+    const list = Array.from({ length: 9000 }, () => ({ ...glyph, instructions: new Uint8Array(short) }));
+    const length = glyf.serialiseGlyph(list[0]).length;
+    expect(length % 4).toBe(2);
+    // On even offsets all of them fit into 131070 bytes; on multiples of four they don't.
+    const font = buildFont({ glyphs: list.slice(0, Math.floor(131070 / length)), alignment: 2 });
+    const { font: again } = reopened(font, 'woff2');
+    expect([font.table(head).indexToLocFormat, again.table(head).indexToLocFormat]).toEqual([0, 1]);
+    expect(glyphsOf(again)).toEqual(glyphsOf(font));
+  });
+
+  test.each([0, 1, 127, 128, 16383, 16384, 0xffffffff])('UIntBase128 %d', (value) => {
+    const writer = new Writer();
+    numbers.writeUIntBase128(writer, value);
+    expect(numbers.readUIntBase128(new Reader(writer.bytes(), 'test'))).toBe(value);
+  });
+
+  test('255UInt16 takes one byte for most numbers, and all come back', () => {
+    for (let value = 0; value <= 0xffff; value += value < 1100 ? 1 : 97) {
+      const writer = new Writer();
+      numbers.write255UInt16(writer, value);
+      expect(writer.length).toBe(value < 253 ? 1 : value < 762 ? 2 : 3);
+      expect(numbers.read255UInt16(new Reader(writer.bytes(), 'test'))).toBe(value);
+    }
+  });
+});
+
+test('a digital signature is left out of WOFF2 and the report says so', () => {
+  const font = buildFont({
+    extra: [
+      ['DSIG', new Uint8Array(8)],
+      ['ZZZZ', Uint8Array.of(1, 2, 3)],
+    ],
+  });
+  const { bytes, dropped } = writeFont(font, 'woff2');
+  expect(dropped).toEqual([expect.stringContaining('DSIG')]);
+  expect(openFont(bytes).font.has('DSIG')).toBe(false);
+  expect(openFont(bytes).font.bytesOf('ZZZZ')).toEqual(Uint8Array.of(1, 2, 3));
+});
+
+test('a written sfnt has the checksums that the standard asks for', () => {
+  const bytes = writeSfnt(buildFont());
+  expect(checksum(bytes)).toBe(0xb1b0afba);
+  const view = new DataView(bytes.buffer, bytes.byteOffset);
+  const tags = Array.from({ length: view.getUint16(4) }, (_, i) =>
+    String.fromCharCode(...bytes.subarray(12 + i * 16, 16 + i * 16)),
+  );
+  expect(tags).toEqual([...tags].sort());
+});
+
+test('outlines of one kind do not go into the format of the other', () => {
+  const { font } = openFont(readSample('LampbuoySlab-Bold.otf'));
+  expect(() => writeFont(font, 'ttf')).toThrow(
+    'the font has CFF outlines, which go into .otf, not .ttf; convert --to otf',
+  );
+});
+
+describe('bad input', () => {
+  const ttf = new Uint8Array(readSample('TidelogMono-Regular.ttf'));
+  const woff2 = writeFont(openFont(ttf).font, 'woff2').bytes.slice();
+  const woff = writeFont(openFont(ttf).font, 'woff').bytes.slice();
+  const patched = (bytes: Uint8Array, at: number, ...values: number[]) => {
+    const copy = bytes.slice();
+    copy.set(values, at);
+    return copy;
+  };
+  const text = (value: string) => new TextEncoder().encode(value);
+  /** Everything that `convert` reads, so that lazy tables are read too. */
+  const readAll = (bytes: Uint8Array) => writeFont(openFont(bytes).font, 'woff2');
+
+  test.each<[string, Uint8Array, string, string]>([
+    ['an empty file', new Uint8Array(0), 'file-empty', 'the file is empty'],
+    [
+      'a text file',
+      text('Dear harbour master, please find the font attached.'),
+      'not-a-font',
+      'does not start like a font',
+    ],
+    ['a page', text('<!DOCTYPE html><title>404</title>'), 'format-unsupported', 'it is an HTML page'],
+    ['an archive', text('PK\x03\x04 and so on'), 'format-unsupported', 'it is a ZIP archive'],
+    ['a cut font', ttf.subarray(0, 20_000), 'directory-wrong', 'past the end of the file'],
+    ['a font cut inside its directory', ttf.subarray(0, 60), 'directory-wrong', 'lists 14 tables'],
+    ['an offset out of the file', patched(ttf, 12 + 8, 0x7f), 'directory-wrong', 'past the end of the file'],
+    ['a count of tables that no font has', patched(ttf, 4, 0xff), 'directory-wrong', 'counts 65294 tables'],
+    ['a WOFF2 that says it is longer', patched(woff2, 8, 1), 'file-cut', 'the header says'],
+    [
+      'a WOFF2 that says its data is longer',
+      patched(woff2, 20, 0x00, 0x0f),
+      'size-false',
+      'compressed bytes',
+    ],
+    [
+      'a WOFF2 whose tables claim more than the data gives',
+      patched(woff2, 49, 0x7f),
+      'size-false',
+      'the directory says',
+    ],
+    [
+      'a WOFF2 with damaged data',
+      patched(woff2, 200, 1, 2, 3, 4, 5, 6, 7, 8),
+      'compression-damaged',
+      'damaged',
+    ],
+    ['a WOFF that says it is longer', patched(woff, 8, 1), 'file-cut', 'the header says'],
+    [
+      'a WOFF whose table claims more than the data gives',
+      patched(woff, Buffer.from(woff).indexOf('glyf') + 12, 0, 0xff),
+      'size-false',
+      'the directory says',
+    ],
+    [
+      'a WOFF with damaged data',
+      patched(woff, woff.length - 3000, ...new Array<number>(2000).fill(255)),
+      'compression-damaged',
+      'damaged',
+    ],
+  ])('%s is refused with a clear reason', (_, bytes, code, reason) => {
+    expect(() => readAll(bytes)).toThrow(expect.objectContaining({ code }));
+    expect(() => readAll(bytes)).toThrow(reason);
+  });
+
+  test.each([
+    ['ttf', ttf],
+    ['woff', woff],
+    ['woff2', woff2],
+  ] as const)('any damage to a %s gives a typed error or a font', (_, whole) => {
+    const damage = fc.array(fc.tuple(fc.nat(whole.length - 1), fc.nat(255)), { minLength: 1, maxLength: 12 });
+    fc.assert(
+      fc.property(
+        damage,
+        fc.option(fc.nat(whole.length), { nil: undefined }),
+        fc.boolean(),
+        (changes, length, early) => {
+          const bytes = whole.slice(0, length);
+          for (const [at, value] of changes) bytes[early ? at % 400 : at] = value;
+          try {
+            readAll(bytes);
+          } catch (error) {
+            expect(error).toMatchObject({ name: 'DenseGlyphError', kind: 'input' });
+          }
+        },
+      ),
+      { numRuns: 150 },
+    );
+  });
+});

@@ -1,0 +1,22 @@
+import { expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { DenseGlyphError, errorCodes } from '#src/core/errors.js';
+import { root } from '../support/paths.js';
+
+test('docs/errors.md lists each code with its kind and advice', () => {
+  const rows = readFileSync(join(root, 'docs/errors.md'), 'utf8').match(/^\| `.+$/gm) ?? [];
+  const documented = rows.map((row) => row.split('|').map((cell) => cell.trim().replaceAll('`', '')));
+  expect(documented.map(([, code, kind, , advice]) => [code, kind, advice])).toEqual(
+    Object.entries(errorCodes).map(([code, { kind, advice }]) => [code, kind, advice]),
+  );
+});
+
+test('an error is one line that says where, what and what to do', () => {
+  const error = new DenseGlyphError('table-damaged', 'glyph 212 ends 40 bytes past the table', {
+    table: 'glyf',
+  });
+  expect(error.inFile('fonts/a.ttf').message).toBe(
+    'fonts/a.ttf: glyf: glyph 212 ends 40 bytes past the table; the file is damaged: download or export it again',
+  );
+});

@@ -1,0 +1,213 @@
+import { fontOf, type Font } from '#src/core/sfnt/font.js';
+import { cmap, glyf, head, hhea, hmtx, loca, maxp, name, os2, post } from '#src/core/tables/index.js';
+
+/** A simple glyph whose bounds follow from its points. */
+export function simpleGlyph(
+  contours: [x: number, y: number, onCurve: boolean][][],
+  { instructions = new Uint8Array(0), overlapSimple = false } = {},
+): glyf.SimpleGlyph {
+  const points = contours.flat();
+  const xs = points.map(([x]) => x);
+  const ys = points.map(([, y]) => y);
+  let end = -1;
+  return {
+    kind: 'simple',
+    xMin: Math.min(...xs),
+    yMin: Math.min(...ys),
+    xMax: Math.max(...xs),
+    yMax: Math.max(...ys),
+    endPtsOfContours: Uint16Array.from(contours, (contour) => (end += contour.length)),
+    instructions,
+    onCurve: Uint8Array.from(points, ([, , onCurve]) => Number(onCurve)),
+    xCoordinates: Int16Array.from(xs),
+    yCoordinates: Int16Array.from(ys),
+    overlapSimple,
+  };
+}
+
+export interface FontParts {
+  glyphs?: (glyf.Glyph | undefined)[];
+  /** Of all glyphs but the last three, which share the last width. */
+  leftSideBearing?: number[];
+  /** Of the glyphs' records in glyf, in bytes. */
+  alignment?: 2 | 4;
+  family?: string;
+  subfamily?: string;
+  weightClass?: number;
+  selection?: number;
+  macStyle?: number;
+  extra?: [tag: string, bytes: Uint8Array][];
+}
+
+/** A small TrueType font put together from parts. */
+export function buildFont(parts: FontParts = {}): Font {
+  const square = simpleGlyph([
+    [
+      [0, 0, true],
+      [500, 0, true],
+      [500, 500, true],
+      [0, 500, true],
+    ],
+  ]);
+  const glyphs = parts.glyphs ?? [square, undefined, square];
+  const alignment = parts.alignment ?? 4;
+  const records = glyphs.map((glyph) => (glyph ? glyf.serialiseGlyph(glyph) : new Uint8Array(0)));
+  const offsets = new Uint32Array(glyphs.length + 1);
+  records.forEach(
+    (record, i) => (offsets[i + 1] = offsets[i] + Math.ceil(record.length / alignment) * alignment),
+  );
+  const data = new Uint8Array(offsets[glyphs.length]);
+  records.forEach((record, i) => data.set(record, offsets[i]));
+  const numberOfHMetrics = Math.max(1, glyphs.length - 1);
+  const bearings = parts.leftSideBearing ?? glyphs.map((glyph) => glyph?.xMin ?? 0);
+  const utf16 = (text: string) => Uint8Array.from([...text].flatMap((c) => [0, c.charCodeAt(0)]));
+  const record = (nameID: number, text: string) => ({
+    platformID: 3,
+    encodingID: 1,
+    languageID: 0x409,
+    nameID,
+    bytes: utf16(text),
+  });
+  return fontOf(
+    'truetype',
+    new Map([
+      ['head', head.serialise({ ...headFields, macStyle: parts.macStyle ?? 0, indexToLocFormat: 0 })],
+      ['hhea', hhea.serialise({ ...hheaFields, numberOfHMetrics })],
+      ['maxp', maxp.serialise({ version: 0x00005000, numGlyphs: glyphs.length })],
+      [
+        'OS/2',
+        os2.serialise({
+          ...os2Fields,
+          usWeightClass: parts.weightClass ?? 400,
+          fsSelection: parts.selection ?? 64,
+        }),
+      ],
+      [
+        'hmtx',
+        hmtx.serialise({
+          advanceWidth: new Uint16Array(numberOfHMetrics).fill(600),
+          leftSideBearing: Int16Array.from(bearings),
+        }),
+      ],
+      [
+        'cmap',
+        cmap.serialise({
+          version: 0,
+          encodingRecords: [
+            {
+              platformID: 3,
+              encodingID: 1,
+              subtable: {
+                format: 6,
+                language: 0,
+                firstCode: 0x41,
+                glyphIdArray: Uint16Array.of(0, 1, 2).slice(0, glyphs.length),
+              },
+            },
+          ],
+        }),
+      ],
+      ['loca', loca.serialise({ indexToLocFormat: 0, offsets })],
+      ['glyf', data],
+      [
+        'name',
+        name.serialise({
+          version: 0,
+          nameRecord: [record(1, parts.family ?? 'Test'), record(2, parts.subfamily ?? 'Regular')],
+        }),
+      ],
+      ['post', post.serialise(postFields)],
+      ...(parts.extra ?? []),
+    ]),
+  );
+}
+
+const headFields: head.Head = {
+  majorVersion: 1,
+  minorVersion: 0,
+  fontRevision: 1,
+  checkSumAdjustment: 0,
+  magicNumber: 0x5f0f3cf5,
+  flags: 0,
+  unitsPerEm: 1000,
+  created: 0n,
+  modified: 0n,
+  xMin: 0,
+  yMin: 0,
+  xMax: 500,
+  yMax: 500,
+  macStyle: 0,
+  lowestRecPPEM: 8,
+  fontDirectionHint: 2,
+  indexToLocFormat: 0,
+  glyphDataFormat: 0,
+};
+
+const hheaFields: hhea.Hhea = {
+  majorVersion: 1,
+  minorVersion: 0,
+  ascender: 800,
+  descender: -200,
+  lineGap: 0,
+  advanceWidthMax: 600,
+  minLeftSideBearing: 0,
+  minRightSideBearing: 0,
+  xMaxExtent: 500,
+  caretSlopeRise: 1,
+  caretSlopeRun: 0,
+  caretOffset: 0,
+  metricDataFormat: 0,
+  numberOfHMetrics: 0,
+};
+
+export const os2Fields: os2.Os2 = {
+  version: 4,
+  xAvgCharWidth: 600,
+  usWeightClass: 400,
+  usWidthClass: 5,
+  fsType: 0,
+  ySubscriptXSize: 0,
+  ySubscriptYSize: 0,
+  ySubscriptXOffset: 0,
+  ySubscriptYOffset: 0,
+  ySuperscriptXSize: 0,
+  ySuperscriptYSize: 0,
+  ySuperscriptXOffset: 0,
+  ySuperscriptYOffset: 0,
+  yStrikeoutSize: 0,
+  yStrikeoutPosition: 0,
+  sFamilyClass: 0,
+  panose: new Uint8Array(10),
+  ulUnicodeRange1: 0,
+  ulUnicodeRange2: 0,
+  ulUnicodeRange3: 0,
+  ulUnicodeRange4: 0,
+  achVendID: 'TEST',
+  fsSelection: 64,
+  usFirstCharIndex: 0x41,
+  usLastCharIndex: 0x43,
+  sTypoAscender: 800,
+  sTypoDescender: -200,
+  sTypoLineGap: 0,
+  usWinAscent: 800,
+  usWinDescent: 200,
+  ulCodePageRange1: 1,
+  ulCodePageRange2: 0,
+  sxHeight: 500,
+  sCapHeight: 700,
+  usDefaultChar: 0,
+  usBreakChar: 32,
+  usMaxContext: 0,
+};
+
+const postFields: post.Post = {
+  version: 0x00030000,
+  italicAngle: 0,
+  underlinePosition: -100,
+  underlineThickness: 50,
+  isFixedPitch: 0,
+  minMemType42: 0,
+  maxMemType42: 0,
+  minMemType1: 0,
+  maxMemType1: 0,
+};

@@ -1,0 +1,16 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+/** The repository. */
+export const root = fileURLToPath(new URL('../../..', import.meta.url));
+export const sampleFonts = join(root, 'sample/fonts');
+/** Public fonts with WOFF2 files made by their vendor beside them. */
+export const vendorFonts = join(root, 'node_modules/katex/dist/fonts');
+
+export const filesIn = (folder: string, extension: string): string[] =>
+  readdirSync(folder)
+    .filter((name) => name.endsWith(extension))
+    .sort();
+
+export const readSample = (name: string): Uint8Array => readFileSync(join(sampleFonts, name));
