@@ -10,8 +10,8 @@ import { Reporter, type CommonOptions, type Terminal } from './terminal.js';
 const formats: readonly FontFormat[] = ['woff2', 'woff', 'ttf', 'otf'];
 
 interface ConvertOptions extends CommonOptions {
-  to: string;
-  out: string;
+  to?: string;
+  out?: string;
 }
 
 interface Conversion {
@@ -24,17 +24,17 @@ interface Conversion {
 export function configure(command: Command, terminal: Terminal): void {
   command
     .argument('<fonts...>', 'font files, folders or globs')
-    .requiredOption('--to <formats>', `one or more of ${formats.join(', ')}, separated by commas`)
-    .requiredOption('--out <dir>', 'the folder to write to')
+    .option('--to <formats>', `one or more of ${formats.join(', ')}, separated by commas`)
+    .option('--out <dir>', 'the folder to write to')
     .addHelpText('after', '\nExample:\n  dense-glyph convert fonts/*.ttf --to woff2 --out site/type\n')
     .action((fonts: string[], options: ConvertOptions) => convert(fonts, options, terminal));
 }
 
 async function convert(fonts: string[], options: ConvertOptions, terminal: Terminal): Promise<void> {
   const reporter = new Reporter(terminal, options);
-  const wanted = readFormats(options.to);
+  const wanted = readFormats(required('--to', options.to));
   const paths = await fontPaths(fonts, terminal.folder);
-  const folder = resolve(terminal.folder, options.out);
+  const folder = resolve(terminal.folder, required('--out', options.out));
   const conversions: Conversion[] = [];
   const taken = new Map<string, string>();
   for (const [i, path] of paths.entries()) {
@@ -61,6 +61,12 @@ async function convert(fonts: string[], options: ConvertOptions, terminal: Termi
     for (const { path, bytes } of outputs) await writeWhole(path, bytes);
   }
   tell(reporter, conversions, terminal.folder);
+}
+
+/** Checked here, after misspelt options, which are the likelier mistake. */
+function required(option: string, value: string | undefined): string {
+  if (value) return value;
+  throw new DenseGlyphError('call-invalid', `${option} is missing`, {}, 'see dense-glyph convert --help');
 }
 
 /** Globs and folders take a library that a plain file doesn't need. */

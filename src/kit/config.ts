@@ -124,7 +124,7 @@ export function readConfig(input: unknown, file: string): KitConfig {
     for (const error of cause.inner.length > 0 ? cause.inner : [cause]) {
       const found = valueAt(input, error.path ?? '');
       const reason = found === undefined ? 'is missing' : `is ${JSON.stringify(found)}`;
-      mistake(error.path ?? '', reason, error.message.replace(`${error.path} `, ''));
+      mistake(error.path ?? '', reason, withoutPath(error));
     }
   }
   if (mistakes.length > 0) throw new AggregateError(mistakes);
@@ -136,6 +136,11 @@ export function readConfig(input: unknown, file: string): KitConfig {
   });
   if (mistakes.length > 0) throw new AggregateError(mistakes);
   return config;
+}
+
+/** Messages that Yup words itself start with the path, which stands in ours already. */
+function withoutPath({ message, path = '' }: ValidationError): string {
+  return message.startsWith(`${path} `) ? message.slice(path.length + 1) : message;
 }
 
 type Mistake = (path: string, reason: string, advice: string) => void;

@@ -80,14 +80,16 @@ function chooseFaces(family: FamilyConfig, sources: readonly Source[], path: str
       notes,
     };
   });
-  faces.sort(
-    (a, b) => slopeOrder.indexOf(a.style) - slopeOrder.indexOf(b.style) || a.weight[0] - b.weight[0],
-  );
+  faces.sort(compareFaces);
   checkConflicts(faces, path);
   return faces;
 }
 
 const slopeOrder: readonly Slope[] = ['normal', 'italic', 'oblique'];
+/** Upright faces first, each group from light to bold. */
+const compareFaces = (a: Pick<PlannedFace, 'style' | 'weight'>, b: Pick<PlannedFace, 'style' | 'weight'>) =>
+  slopeOrder.indexOf(a.style) - slopeOrder.indexOf(b.style) || a.weight[0] - b.weight[0];
+
 const overlaps = (a: Range, b: Range) => a[0] <= b[1] && b[0] <= a[1];
 
 function suits(weight: Range, { weights, weightRange }: FamilyConfig): boolean {
@@ -107,7 +109,8 @@ function checkComplete(
   sources: readonly Source[],
   path: string,
 ): void {
-  const offered = [...new Set(sources.map(({ face }) => faceLabel(face)))].join(', ');
+  const inOrder = [...sources].sort((a, b) => compareFaces(a.face, b.face));
+  const offered = [...new Set(inOrder.map(({ face }) => faceLabel(face)))].join(', ');
   const advice = `the files offer ${offered}; add the file, or take it out of the config`;
   for (const value of family.weights ?? []) {
     for (const style of family.styles ?? ['any']) {

@@ -1,0 +1,259 @@
+import { describe, expect, test } from '@jest/globals';
+import { cpSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import type { Manifest } from '#src/kit/index.js';
+import { cli, inFolder, tree } from '../support/cli.js';
+import { readSample, root, sampleFonts } from '../support/paths.js';
+
+/** A project with the sample fonts and a config. */
+async function project<Result>(config: object, use: (folder: string) => Promise<Result>): Promise<Result> {
+  return inFolder(async (folder) => {
+    cpSync(sampleFonts, join(folder, 'fonts'), { recursive: true });
+    writeFileSync(join(folder, 'dense-glyph.config.json'), JSON.stringify(config));
+    return use(folder);
+  });
+}
+
+const sans = {
+  family: 'Ferrywake Sans',
+  files: 'fonts/FerrywakeSans-{Regular,Bold,Italic,BoldItalic}.ttf',
+  role: 'body',
+  rights: 'OFL-1.1',
+};
+const slab = {
+  family: 'Lampbuoy Slab',
+  files: ['fonts/LampbuoySlab-Bold.otf'],
+  role: 'heading',
+  fallback: ['Georgia', 'serif'],
+};
+const config = { output: { folder: 'site/type' }, families: [sans, slab] };
+
+const manifestIn = (folder: string) =>
+  JSON.parse(readFileSync(join(folder, 'site/type/kit.json'), 'utf8')) as Manifest;
+const textIn = (folder: string, file: string) => readFileSync(join(folder, 'site/type', file), 'utf8');
+
+describe('build', () => {
+  test('writes the whole kit: parts, rules, hints, manifest, ledger, licences, proof', () =>
+    project(config, async (folder) => {
+      const { code, out, err } = await cli(['build'], folder);
+      expect([code, err]).toEqual([0, '']);
+      expect(out).toContain('Kit   site/type');
+      expect(out).toMatch(/5 faces +285\.\d kB +\d+\.\d kB +3\d%/);
+      const manifest = manifestIn(folder);
+      const files = tree(join(folder, 'site/type'));
+      expect(files.map((file) => file.replace(/-[0-9a-f]{8}\./, '-DIGEST.'))).toEqual([
+        'faces/ferrywake-sans-400i-full-DIGEST.woff2',
+        'faces/ferrywake-sans-400n-full-DIGEST.woff2',
+        'faces/ferrywake-sans-700i-full-DIGEST.woff2',
+        'faces/ferrywake-sans-700n-full-DIGEST.woff2',
+        'faces/lampbuoy-slab-700n-full-DIGEST.woff2',
+        'kit.css',
+        'kit.d.mts',
+        'kit.head.html',
+        'kit.json',
+        'kit.mjs',
+        'ledger.json',
+        'licences/OFL.txt',
+        'proof.html',
+      ]);
+      expect(Object.keys(manifest.files)).toEqual(files.filter((file) => file !== 'kit.json'));
+      const [regular] = manifest.families[0].faces;
+      expect(regular).toMatchObject({
+        weight: '400',
+        style: 'normal',
+        preload: true,
+        source: { path: 'fonts/FerrywakeSans-Regular.ttf' },
+      });
+      expect(regular.parts[0].file).toContain(regular.parts[0].sha256.slice(0, 8));
+
+      const css = textIn(folder, 'kit.css');
+      expect(css.match(/@font-face/g)).toHaveLength(5);
+      for (const { faces } of manifest.families)
+        for (const { parts } of faces) expect(css).toContain(`src: url("${parts[0].file}") format("woff2");`);
+      expect(css).toContain('--type-heading: "Lampbuoy Slab", Georgia, serif;');
+      expect(css).toContain('.type-body {\n  font-family: var(--type-body);\n}');
+
+      const head = textIn(folder, 'kit.head.html');
+      expect(head.match(/rel="preload"/g)).toHaveLength(2);
+      // The config names no site, so its own folder is taken for the root.
+      expect(head).toContain(
+        `<link rel="preload" href="site/type/${regular.parts[0].file}" as="font" type="font/woff2" crossorigin>`,
+      );
+
+      const { entries } = JSON.parse(textIn(folder, 'ledger.json')) as { entries: Record<string, unknown>[] };
+      expect(entries.map(({ rights }) => rights)).toEqual(['OFL-1.1', 'OFL-1.1', 'OFL-1.1', 'OFL-1.1', null]);
+      expect(entries[0]).toMatchObject({
+        licenceTexts: ['licences/OFL.txt'],
+        stated: { embedding: 'installable embedding' },
+      });
+
+      const module = (await import(pathToFileURL(join(folder, 'site/type/kit.mjs')).href)) as {
+        head: (base: string) => string;
+        css: string;
+      };
+      expect(module.css).toBe(css);
+      expect(module.head('/x/')).toContain('href="/x/kit.css"');
+    }));
+
+  test('the same inputs give the same bytes, and an unchanged kit is left alone', () =>
+    project(config, async (folder) => {
+      await cli(['build'], folder);
+      const first = textIn(folder, 'kit.json');
+      expect((await cli(['build'], folder)).out).toContain('site/type (unchanged)');
+      writeFileSync(join(folder, 'site/type/kit.css'), '/* edited */');
+      expect((await cli(['build'], folder)).out).not.toContain('unchanged');
+      expect(textIn(folder, 'kit.json')).toBe(first);
+      expect(tree(folder).filter((file) => file.includes('.new-') || file.includes('.old-'))).toEqual([]);
+    }));
+
+  test('output.url stands before every URL, and faces no longer wanted go', () =>
+    project({ ...config, output: { folder: 'site/type', url: '/type' } }, async (folder) => {
+      await cli(['build'], folder);
+      expect(textIn(folder, 'kit.css')).toContain('src: url("/type/faces/');
+      expect(textIn(folder, 'kit.head.html')).toContain('href="/type/kit.css"');
+      const changed = {
+        output: { folder: 'site/type' },
+        families: [{ ...sans, weights: 400, styles: 'normal', preload: 'none' }],
+      };
+      writeFileSync(join(folder, 'dense-glyph.config.json'), JSON.stringify(changed));
+      await cli(['build'], folder);
+      expect(tree(join(folder, 'site/type/faces'))).toHaveLength(1);
+      expect(textIn(folder, 'kit.head.html')).not.toContain('preload');
+    }));
+
+  test('a variable file is declared with its range, or the part of it that the config names', () =>
+    project(
+      {
+        ...config,
+        families: [
+          { ...sans, files: 'fonts/FerrywakeSans-Variable.ttf', weights: '350-700', preload: ['500'] },
+        ],
+      },
+      async (folder) => {
+        expect((await cli(['build', '--json'], folder)).code).toBe(0);
+        expect(textIn(folder, 'kit.css')).toContain('font-weight: 350 700;');
+        expect(manifestIn(folder).families[0].faces[0]).toMatchObject({
+          weight: '350 700',
+          preloadReason: 'the config lists it',
+        });
+      },
+    ));
+
+  test.each<[string, object, number, string]>([
+    ['an unknown key', { ...config, outptu: {} }, 2, 'outptu is not a known key; did you mean output?'],
+    [
+      'two files for one style',
+      { ...config, families: [{ ...sans, files: 'fonts/FerrywakeSans*.ttf' }] },
+      2,
+      'draw the same style',
+    ],
+    [
+      'a weight that no file draws',
+      { ...config, families: [{ ...sans, weights: [400, 550] }] },
+      2,
+      'families[0]: no file of Ferrywake Sans draws 550; the files offer 400',
+    ],
+    [
+      'a style that no file draws',
+      { ...config, families: [{ ...slab, styles: ['italic'] }] },
+      2,
+      'no file of Lampbuoy Slab is italic',
+    ],
+    [
+      'a file that is not there',
+      { ...config, families: [{ ...sans, files: 'fonts/Nowhere.ttf' }] },
+      3,
+      'fonts/Nowhere.ttf: there is no such file',
+    ],
+    [
+      'a glob without matches',
+      { ...config, families: [{ ...sans, files: 'fonts/*.woff3' }] },
+      3,
+      'fonts/*.woff3: matches no font file',
+    ],
+  ])('%s is named and nothing is written', (_, wrong, exit, message) =>
+    project(wrong, async (folder) => {
+      const { code, err, out } = await cli(['build'], folder);
+      expect([code, out]).toEqual([exit, '']);
+      expect(err).toContain(message);
+      expect(existsSync(join(folder, 'site'))).toBe(false);
+    }),
+  );
+
+  test('a folder with files that no kit put there is not replaced', () =>
+    project(config, async (folder) => {
+      mkdirSync(join(folder, 'site/type'), { recursive: true });
+      writeFileSync(join(folder, 'site/type/precious.css'), 'a {}');
+      const { code, err } = await cli(['build'], folder);
+      expect(code).toBe(2);
+      expect(err).toContain(
+        'it holds precious.css, which no kit put there; choose another folder, or move those files away',
+      );
+      expect(tree(join(folder, 'site'))).toEqual(['type/precious.css']);
+    }));
+
+  test('a font that forbids embedding needs a statement of rights', () =>
+    project({ ...config, families: [{ ...slab, files: 'fonts/restricted.ttf' }] }, async (folder) => {
+      const bytes = new Uint8Array(readSample('FerrywakeSans-Bold.ttf'));
+      const directory = Buffer.from(bytes).indexOf('OS/2');
+      const offset = new DataView(bytes.buffer).getUint32(directory + 8);
+      bytes.set([0, 2], offset + 8); // fsType: restricted licence embedding
+      writeFileSync(join(folder, 'fonts/restricted.ttf'), bytes);
+      const refused = await cli(['build'], folder);
+      expect(refused.code).toBe(2);
+      expect(refused.err).toContain('fonts/restricted.ttf: families[0]: the font forbids embedding');
+      const stated = {
+        ...config,
+        families: [{ ...slab, files: 'fonts/restricted.ttf', rights: 'invoice 7, harbour office' }],
+      };
+      writeFileSync(join(folder, 'dense-glyph.config.json'), JSON.stringify(stated));
+      expect((await cli(['build'], folder)).code).toBe(0);
+      expect(textIn(folder, 'ledger.json')).toContain('invoice 7, harbour office');
+    }));
+
+  test('the config may be YAML, a module, or a key of package.json', () =>
+    inFolder(async (folder) => {
+      cpSync(sampleFonts, join(folder, 'fonts'), { recursive: true });
+      const one = { output: { folder: 'site/type' }, families: [slab] };
+      for (const [file, text] of [
+        ['package.json', JSON.stringify({ name: 'x', 'dense-glyph': one })],
+        ['dense-glyph.config.mjs', `export default ${JSON.stringify(one)};`],
+        [
+          'other.yaml',
+          'output: { folder: site/type }\nfamilies: [{ family: Lampbuoy Slab, files: fonts/LampbuoySlab-Bold.otf }]\n',
+        ],
+      ]) {
+        writeFileSync(join(folder, file), text);
+        const { code, err } = await cli(
+          file === 'other.yaml' ? ['build', '--config', file] : ['build'],
+          folder,
+        );
+        expect([code, err]).toEqual([0, '']);
+      }
+      writeFileSync(join(folder, 'broken.yaml'), 'families: [');
+      expect((await cli(['build', '-c', 'broken.yaml'], folder)).code).toBe(2);
+    }));
+});
+
+describe('demo', () => {
+  test('writes the sample site with its kit, every page linked from where it lies', () =>
+    inFolder(async (folder) => {
+      const { code, out } = await cli(['demo', '--out', 'ferries', '--json'], folder);
+      expect(code).toBe(0);
+      const result = JSON.parse(out) as { pages: string[]; manifest: Manifest };
+      expect(result.pages).toHaveLength(9);
+      for (const page of result.pages) {
+        const html = readFileSync(join(folder, 'ferries/site', page), 'utf8');
+        const base = page.includes('/') ? '../type/' : 'type/';
+        expect(html).toContain(
+          `<link rel="stylesheet" href="${base}kit.css">\n<link rel="stylesheet" href="`,
+        );
+        for (const file of result.manifest.preloads)
+          expect(html).toContain(`<link rel="preload" href="${base}${file}"`);
+      }
+      const again = await cli(['demo', '--out', 'ferries'], folder);
+      expect(again.err).toBe('ferries: the folder is not empty; name a new folder\n');
+      expect(readFileSync(join(root, 'sample/site/index.html'), 'utf8')).not.toContain('kit.css');
+    }));
+});

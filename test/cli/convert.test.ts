@@ -1,0 +1,141 @@
+import { describe, expect, test } from '@jest/globals';
+import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { cli, inFolder, tree } from '../support/cli.js';
+import { filesIn, readSample, root, sampleFonts, vendorFonts } from '../support/paths.js';
+
+describe('convert', () => {
+  test('takes all vendor fonts to WOFF2 in one call', () =>
+    inFolder(async (folder) => {
+      const { code, out, err } = await cli(
+        ['convert', join(vendorFonts, '*.ttf'), '--to', 'woff2', '--out', 'web', '--json'],
+        folder,
+      );
+      expect([code, err]).toEqual([0, '']);
+      const { conversions } = JSON.parse(out) as {
+        conversions: { input: string; outputs: { path: string; bytes: number }[] }[];
+      };
+      const fonts = filesIn(vendorFonts, '.ttf');
+      expect(tree(join(folder, 'web'))).toEqual(fonts.map((name) => name.replace('.ttf', '.woff2')));
+      const sum = conversions.reduce((total, { outputs }) => total + outputs[0].bytes, 0);
+      expect(sum).toBeLessThanOrEqual(259_792);
+      for (const { outputs } of conversions) {
+        expect(readFileSync(join(folder, outputs[0].path))).toHaveLength(outputs[0].bytes);
+      }
+    }));
+
+  test('there and back gives the font again, and the lines say what it took', () =>
+    inFolder(async (folder) => {
+      cpSync(sampleFonts, join(folder, 'fonts'), { recursive: true });
+      const there = await cli(
+        ['convert', 'fonts/LampbuoySlab-Bold.otf', '--to', 'woff2,woff', '--out', 'web'],
+        folder,
+      );
+      expect(there).toMatchObject({ code: 0, err: '' });
+      expect(there.out).toMatch(
+        /fonts\/LampbuoySlab-Bold\.otf +57\.\d kB +web\/LampbuoySlab-Bold\.woff2 +1\d\.\d kB +3\d%/,
+      );
+      const back = await cli(
+        ['convert', 'web/LampbuoySlab-Bold.woff', '--to', 'otf', '--out', 'back', '--quiet'],
+        folder,
+      );
+      expect(back).toEqual({ code: 0, out: '', err: '' });
+      expect(readFileSync(join(folder, 'back/LampbuoySlab-Bold.otf'))).toEqual(
+        readSample('LampbuoySlab-Bold.otf'),
+      );
+    }));
+
+  test('a wrong extension is mentioned, the content decides', () =>
+    inFolder(async (folder) => {
+      writeFileSync(join(folder, 'slab.ttf'), readSample('LampbuoySlab-Bold.otf'));
+      const { code, out } = await cli(['convert', 'slab.ttf', '--to', 'woff2', '--out', 'web'], folder);
+      expect(code).toBe(0);
+      expect(out).toContain('slab.ttf: its content is otf, whatever its name says');
+    }));
+
+  const whole = new Uint8Array(readSample('TidelogMono-Regular.ttf'));
+  const wrongOffset = whole.slice();
+  wrongOffset[12 + 8] = 0x7f;
+  test.each<[string, Uint8Array | undefined, string]>([
+    ['empty.ttf', new Uint8Array(0), 'empty.ttf: the file is empty; export or download it again\n'],
+    [
+      'letter.ttf',
+      new TextEncoder().encode('Dear harbour master, the font is attached.'),
+      'letter.ttf: it does not start like a font file; give a TTF, OTF, WOFF or WOFF2 file\n',
+    ],
+    [
+      'cut.ttf',
+      whole.slice(0, 20_000),
+      'past the end of the file (20000 bytes); the file is damaged: download or export it again\n',
+    ],
+    ['offsets.ttf', wrongOffset, 'offsets.ttf: table GDEF ends'],
+    ['nowhere.ttf', undefined, 'nowhere.ttf: there is no such file; check the path and its permissions\n'],
+  ])(
+    '%s gives one line and exit 3, and nothing is written, not even for the good font before it',
+    (name, bytes, message) =>
+      inFolder(async (folder) => {
+        writeFileSync(join(folder, 'good.ttf'), whole);
+        if (bytes) writeFileSync(join(folder, name), bytes);
+        const before = tree(folder);
+        const { code, out, err } = await cli(
+          ['convert', 'good.ttf', name, '--to', 'woff2', '--out', 'web'],
+          folder,
+        );
+        expect([code, out]).toEqual([3, '']);
+        expect(err).toContain(message);
+        expect(err.split('\n')).toHaveLength(2);
+        expect(tree(folder)).toEqual(before);
+      }),
+  );
+
+  test('a WOFF2 whose declared sizes lie is refused', () =>
+    inFolder(async (folder) => {
+      writeFileSync(join(folder, 'mono.ttf'), whole);
+      await cli(['convert', 'mono.ttf', '--to', 'woff2', '--out', '.'], folder);
+      const bytes = readFileSync(join(folder, 'mono.woff2'));
+      bytes[49] = 0x7f;
+      writeFileSync(join(folder, 'mono.woff2'), bytes);
+      const { code, err } = await cli(['convert', 'mono.woff2', '--to', 'ttf', '--out', 'back'], folder);
+      expect(code).toBe(3);
+      expect(err).toMatch(/^mono\.woff2: the directory says \d+ bytes, but the data gives \d+; .+\n$/);
+      expect(tree(folder)).toEqual(['mono.ttf', 'mono.woff2']);
+    }));
+
+  test.each([
+    [
+      ['mono.ttf', '--to', 'eot', '--out', 'web'],
+      '--to: "eot" is not a format; choose from woff2, woff, ttf, otf',
+    ],
+    [
+      ['mono.ttf', '--to', 'otf', '--out', 'web'],
+      'mono.ttf: the font has TrueType outlines, which go into .ttf, not .otf; convert --to ttf',
+    ],
+    [['mono.ttf', '--to', 'ttf', '--out', '.'], 'mono.ttf would be written over by mono.ttf and mono.ttf'],
+    [['mono.ttf', '--out', 'web'], '--to is missing; see dense-glyph convert --help'],
+    [['mono.ttf', '--too', 'woff2'], 'did you mean --to?'],
+  ])('%j is a wrong call: exit 2', (args, message) =>
+    inFolder(async (folder) => {
+      writeFileSync(join(folder, 'mono.ttf'), whole);
+      const { code, err } = await cli(['convert', ...args], folder);
+      expect(code).toBe(2);
+      expect(err).toContain(message);
+      expect(tree(folder)).toEqual(['mono.ttf']);
+    }),
+  );
+});
+
+test('the program says its version, its commands, and which one was meant', () =>
+  inFolder(async (folder) => {
+    const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string };
+    expect(await cli(['--version'], folder)).toEqual({ code: 0, out: `${version}\n`, err: '' });
+    const help = await cli(['--help'], folder);
+    for (const name of ['convert', 'build', 'demo']) expect(help.out).toContain(`\n  ${name}`);
+    expect((await cli(['help', 'build'], folder)).out).toContain('dense-glyph build --config');
+    expect(await cli(['bild'], folder)).toEqual({
+      code: 2,
+      out: '',
+      err: "dense-glyph: unknown command 'bild'; did you mean build?\n",
+    });
+    mkdirSync(join(folder, 'deep'));
+    expect((await cli(['build'], join(folder, 'deep'))).code).toBe(2);
+  }));

@@ -1,0 +1,111 @@
+import { describe, expect, test } from '@jest/globals';
+import { readConfig, slug } from '#src/kit/config.js';
+
+const family = { family: 'Ferrywake Sans', files: ['fonts/*.ttf'] };
+const valid = { output: { folder: 'type' }, families: [family] };
+
+/** What `readConfig` complains about, a line each. */
+function mistakes(input: unknown): string[] {
+  try {
+    readConfig(input, 'dense-glyph.config.yaml');
+    return [];
+  } catch (cause) {
+    return (cause as AggregateError).errors.map((error) => (error as Error).message);
+  }
+}
+
+describe('a config', () => {
+  test('gets its defaults', () => {
+    expect(readConfig({ ...valid, site: { root: 'site' } }, 'c')).toEqual({
+      site: { root: 'site', pages: ['**/*.html'] },
+      output: { folder: 'type' },
+      families: [
+        {
+          family: 'Ferrywake Sans',
+          files: ['fonts/*.ttf'],
+          role: 'ferrywake-sans',
+          fallback: ['sans-serif'],
+          display: 'swap',
+          preload: 'auto',
+        },
+      ],
+    });
+  });
+
+  test.each([
+    [[400, 700], { weights: [400, 700] }],
+    [400, { weights: [400] }],
+    ['300-800', { weightRange: [300, 800] }],
+    ['800 - 300', { weightRange: [300, 800] }],
+  ])('weights %j', (weights, expected) => {
+    expect(readConfig({ ...valid, families: [{ ...family, weights }] }, 'c').families[0]).toMatchObject(
+      expected,
+    );
+  });
+
+  test.each<[string, unknown, string[]]>([
+    ['nothing', null, ['the config holds no keys; start with output and families']],
+    [
+      'no output',
+      { families: [family] },
+      ['output is missing; say where the kit goes: output: { folder: … }'],
+    ],
+    [
+      'no families',
+      { output: { folder: 'type' } },
+      ['families is missing; list the families to ship: families: [ … ]'],
+    ],
+    ['an unknown key', { ...valid, familys: [] }, ['familys is not a known key; did you mean families?']],
+    [
+      'an unknown key deep inside',
+      { ...valid, families: [{ ...family, wieghts: [400] }] },
+      ['families[0].wieghts is not a known key; did you mean weights?'],
+    ],
+    [
+      'a key like no other',
+      { output: { folder: 'type', zebra: 1 }, families: [family] },
+      ['output.zebra is not a known key; known keys are folder, url'],
+    ],
+    [
+      'a key that is not supported yet',
+      { ...valid, reach: 'defaults' },
+      ['reach is not supported yet; take it out: this version writes WOFF2 only, for browsers from 2018 on'],
+    ],
+    [
+      'a weight in words',
+      { ...valid, families: [{ ...family, weights: 'bold' }] },
+      [
+        'families[0].weights is "bold"; write numbers from 1 to 1000, as in [400, 700], or a range, as in "300-800"',
+      ],
+    ],
+    [
+      'several mistakes at once',
+      { ...valid, families: [{ ...family, display: 'flip', role: 'My Role' }] },
+      [
+        'families[0].role is "My Role"; use small letters, digits and hyphens, as in "body"',
+        'families[0].display is "flip"; write auto, block, swap, fallback or optional',
+      ],
+    ],
+    [
+      'a role given twice',
+      {
+        ...valid,
+        families: [
+          { ...family, role: 'body' },
+          { ...family, role: 'body' },
+        ],
+      },
+      ['families[1].role is "body", as in families[0]; give each its own role'],
+    ],
+  ])('with %s is refused with path and remedy', (_, input, expected) => {
+    expect(mistakes(input).sort()).toEqual(expected.map((line) => `dense-glyph.config.yaml: ${line}`).sort());
+  });
+});
+
+test.each([
+  ['Ferrywake Sans', 'ferrywake-sans'],
+  ['Łódź Grotesk 2.0', 'odz-grotesk-2-0'],
+  ['Τύπος', 'font'],
+])('%s becomes %s in file names', (name, expected) => {
+  expect(slug(name)).toBe(expected);
+});
