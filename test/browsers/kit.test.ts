@@ -1,0 +1,189 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Manifest } from '#src/kit/index.js';
+import { cli } from '../support/cli.js';
+import { availableEngines, startEngine, type Engine } from '../support/engines.js';
+import { filesIn, sampleFonts, vendorFonts } from '../support/paths.js';
+import { LoggingServer } from '../support/server.js';
+
+/**
+ * Draws texts with two files of one face and compares the pixels. Also draws them with the fallback, so that a font
+ * that was not applied at all can't pass.
+ */
+const compareDrawings = `
+  const { pairs, texts, sizes } = argument;
+  const canvas = document.createElement('canvas');
+  canvas.width = 1400; canvas.height = 110;
+  const context = canvas.getContext('2d', { willReadFrequently: true });
+  const draw = (font, text) => {
+    context.fillStyle = '#fff'; context.fillRect(0, 0, 1400, 110);
+    context.fillStyle = '#000'; context.font = font; context.fillText(text, 8, 80);
+    return context.getImageData(0, 0, 1400, 110).data;
+  };
+  const same = (a, b) => { for (let i = 0; i < a.length; i += 4) if (a[i] !== b[i] || a[i + 1] !== b[i + 1] || a[i + 2] !== b[i + 2]) return false; return true; };
+  const results = [];
+  for (const [i, { name, source, made, descriptors, weights }] of pairs.entries()) {
+    const faces = [new FontFace('source' + i, 'url(' + source + ')', descriptors), new FontFace('made' + i, 'url(' + made + ')', descriptors)];
+    for (const face of faces) { await face.load(); document.fonts.add(face); }
+    let equal = 0, differing = [], unlikeFallback = 0, total = 0;
+    for (const weight of weights) for (const size of sizes) for (const text of texts) {
+      const font = (family) => (descriptors.style || 'normal') + ' ' + weight + ' ' + size + 'px ' + family;
+      const drawn = draw(font('source' + i), text);
+      const fallback = draw(font('nosuchfamily'), text);
+      total++;
+      if (same(drawn, draw(font('made' + i), text))) equal++; else differing.push(weight + ' ' + size + ' ' + text);
+      if (!same(drawn, fallback)) unlikeFallback++;
+    }
+    results.push({ name, equal, total, differing, unlikeFallback });
+  }
+  return results;
+`;
+
+interface Comparison {
+  name: string;
+  equal: number;
+  total: number;
+  differing: string[];
+  unlikeFallback: number;
+}
+
+const texts = [
+  'The first boat leaves Skerrow at 06:40, AVATAR Type 2:11',
+  'Ὀ αγέρας, το πλοίο φεύγει στις έξι ΆΩ',
+  'Zażółć gęślą jaźń ďľť, affix the flag → €4.20 ½',
+  'ABCDEFGHIJKLMNOPQRSTUVWXYZ &@#% fi fl ffi',
+];
+
+let folder: string;
+let manifest: Manifest;
+let server: LoggingServer;
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-browsers-'));
+  const { code } = await cli(['demo', '--out', 'demo', '--quiet'], folder);
+  expect(code).toBe(0);
+  manifest = JSON.parse(readFileSync(join(folder, 'demo/site/type/kit.json'), 'utf8')) as Manifest;
+  const vendor = await cli(
+    ['convert', join(vendorFonts, '*.ttf'), '--to', 'woff2', '--out', 'vendor', '--quiet'],
+    folder,
+  );
+  expect(vendor.code).toBe(0);
+  const samples = await cli(
+    ['convert', sampleFonts, '--to', 'woff2,woff', '--out', 'samples', '--quiet'],
+    folder,
+  );
+  expect(samples.code).toBe(0);
+  server = await LoggingServer.start(
+    {
+      '/': join(folder, 'demo/site/'),
+      '/sources/': sampleFonts,
+      '/samples/': join(folder, 'samples/'),
+      '/vendor/': vendorFonts,
+      '/ours/': join(folder, 'vendor/'),
+    },
+    { '/blank': '<!doctype html><title>blank</title>' },
+  );
+});
+
+afterAll(async () => {
+  await server?.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+describe.each(availableEngines())('in %s', (name) => {
+  let engine: Engine;
+  beforeAll(async () => {
+    engine = await startEngine(name);
+  });
+  afterAll(() => engine?.close());
+
+  test('every face of the proof page ends loaded, and the switch turns web fonts off and on', async () => {
+    await engine.open(`${server.origin}/type/proof.html`);
+    const states = () =>
+      engine.run<string[]>(
+        `await document.fonts.ready; await new Promise((done) => setTimeout(done, 300));
+         return [...document.querySelectorAll('.state')].map((state) => state.dataset.state);`,
+      );
+    const click = () => engine.run(`document.getElementById('switch').click();`);
+    expect(await states()).toEqual(['loaded', 'loaded', 'loaded', 'loaded']);
+    const width = () =>
+      engine.run<number>(`const cell = document.querySelector('td'); const span = document.createElement('span');
+        span.textContent = 'Skerrow quay'; cell.append(span); const { width } = span.getBoundingClientRect(); span.remove(); return width;`);
+    const drawn = await width();
+    await click();
+    expect(await states()).toEqual(['off', 'off', 'off', 'off']);
+    expect(await width()).not.toBeCloseTo(drawn, 1);
+    await click();
+    expect(await states()).toEqual(['loaded', 'loaded', 'loaded', 'loaded']);
+    expect(await width()).toBeCloseTo(drawn, 3);
+  });
+
+  test('the sample pages draw with the kit: only WOFF2 is fetched, and preloaded files once', async () => {
+    for (const page of ['notices.html', 'timetable.html', 'pl/notices.html']) {
+      server.take();
+      await engine.open(`${server.origin}/${page}`);
+      const faces = await engine.run<{ family: string; status: string }[]>(
+        `await document.fonts.ready;
+         return [...document.fonts].map(({ family, weight, style, status }) => ({ family: family.replace(/['"]/g, ''), weight, style, status }));`,
+      );
+      const loaded = faces.filter(({ status }) => status === 'loaded');
+      expect(faces.filter(({ status }) => status === 'error')).toEqual([]);
+      const expected = page === 'timetable.html' ? 4 : 3; // Tidelog Mono is for times alone
+      expect(loaded).toHaveLength(expected);
+      const fonts = server.take().filter(({ path }) => /\.(woff2?|ttf|otf|eot|svg)$/.test(path));
+      expect(fonts.every(({ path }) => path.endsWith('.woff2'))).toBe(true);
+      const counts = new Map<string, number>();
+      for (const { path } of fonts) counts.set(path, (counts.get(path) ?? 0) + 1);
+      expect([...counts.values()].every((count) => count === 1)).toBe(true);
+      // A browser may take a file from its cache on the second page, but never fetch it twice.
+      if (page === 'notices.html')
+        for (const file of manifest.preloads) expect([...counts.keys()]).toContain(`/type/${file}`);
+    }
+  });
+
+  test('what the kit draws is what the sources draw, pixel by pixel', async () => {
+    await engine.open(`${server.origin}/blank`);
+    const pairs = manifest.families.flatMap(({ family, faces }) =>
+      faces.map(({ weight, style, source, parts }) => {
+        const [low, high = low] = weight.split(' ').map(Number);
+        return {
+          name: `${family} ${weight} ${style}`,
+          source: source.path.replace('fonts/', '/sources/'),
+          made: `/type/${parts[0].file}`,
+          descriptors: { weight, style },
+          weights: low === high ? [low] : [low, 400, 550, 700, high],
+        };
+      }),
+    );
+    const results = await engine.run<Comparison[]>(compareDrawings, { pairs, texts, sizes: [15, 24, 64] });
+    expect(results.map(({ name: face, differing }) => ({ face, differing }))).toEqual(
+      pairs.map((pair) => ({ face: pair.name, differing: [] })),
+    );
+    for (const { unlikeFallback, total } of results) expect(unlikeFallback).toBe(total);
+  });
+
+  test.each([
+    ['the sample fonts as WOFF2', sampleFonts, '/sources/', '/samples/', 'woff2'],
+    ['the sample fonts as WOFF', sampleFonts, '/sources/', '/samples/', 'woff'],
+    ['the vendor’s TTFs as our WOFF2', vendorFonts, '/vendor/', '/ours/', 'woff2'],
+  ])('%s draw the same', async (_, from, sources, made, extension) => {
+    await engine.open(`${server.origin}/blank`);
+    const pairs = [...filesIn(from, '.ttf'), ...filesIn(from, '.otf')].map((file) => ({
+      name: file,
+      source: sources + file,
+      made: made + file.replace(/\.[ot]tf$/, `.${extension}`),
+      descriptors: {},
+      weights: [400],
+    }));
+    const results = await engine.run<Comparison[]>(compareDrawings, {
+      pairs,
+      texts: [...texts, '∑∫√{}()[]⟨⟩ℵℶ'],
+      sizes: [16, 48],
+    });
+    expect(results).toHaveLength(pairs.length);
+    expect(results.filter(({ equal, total }) => equal !== total)).toEqual([]);
+    expect(results.filter(({ unlikeFallback }) => unlikeFallback === 0)).toEqual([]);
+  });
+});

@@ -1,0 +1,62 @@
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import sirv from 'sirv';
+
+export interface LoggedRequest {
+  path: string;
+  /** `Sec-Fetch-Dest`, where the engine sends it. */
+  destination: string | undefined;
+}
+
+/** Folders served under one origin, with every request written down. */
+export class LoggingServer {
+  private constructor(
+    readonly origin: string,
+    private readonly requests: LoggedRequest[],
+    private readonly stop: () => Promise<void>,
+  ) {}
+
+  /** @param folders by the path that they are served under, as in `{ '/': site, '/fonts/': fonts }` */
+  static async start(
+    folders: Record<string, string>,
+    extra: Record<string, string> = {},
+  ): Promise<LoggingServer> {
+    const handlers = Object.entries(folders)
+      .sort(([a], [b]) => b.length - a.length)
+      .map(([prefix, folder]) => ({ prefix, handle: sirv(folder, { dev: true, etag: false }) }));
+    const requests: LoggedRequest[] = [];
+    const server = createServer((request, response) => {
+      const url = request.url ?? '/';
+      requests.push({ path: url, destination: request.headers['sec-fetch-dest']?.toString() });
+      const page = extra[url];
+      if (page !== undefined) {
+        response.writeHead(200, { 'content-type': 'text/html; charset=utf-8' }).end(page);
+        return;
+      }
+      const found = handlers.find(({ prefix }) => url.startsWith(prefix));
+      request.url = found ? url.slice(found.prefix.length - 1) : url;
+      const missing = () => {
+        response.writeHead(404).end();
+      };
+      if (found) found.handle(request, response, missing);
+      else missing();
+    });
+    await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
+    const { port } = server.address() as AddressInfo;
+    const stop = () =>
+      new Promise<void>((done) => {
+        server.close(() => done());
+        server.closeAllConnections();
+      });
+    return new LoggingServer(`http://127.0.0.1:${port}`, requests, stop);
+  }
+
+  /** The paths asked for since the last call. */
+  take(): LoggedRequest[] {
+    return this.requests.splice(0);
+  }
+
+  close(): Promise<void> {
+    return this.stop();
+  }
+}
