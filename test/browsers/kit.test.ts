@@ -102,10 +102,11 @@ describe.each(availableEngines())('in %s', (name) => {
   test('every face of the proof page ends loaded, and the switch turns web fonts off and on', async () => {
     await engine.open(`${server.origin}/type/proof.html`);
     const states = () =>
-      engine.run<string[]>(
-        `await document.fonts.ready; await new Promise((done) => setTimeout(done, 300));
-         return [...document.querySelectorAll('.state')].map((state) => state.dataset.state);`,
-      );
+      engine.run<string[]>(`
+        const states = () => [...document.querySelectorAll('.state')].map((state) => state.dataset.state);
+        const settled = () => states().every((state) => ['loaded', 'off', 'error'].includes(state));
+        for (let looks = 0; looks < 100 && !settled(); looks++) await new Promise((done) => setTimeout(done, 100));
+        return states();`);
     const click = () => engine.run(`document.getElementById('switch').click();`);
     expect(await states()).toEqual(['loaded', 'loaded', 'loaded', 'loaded']);
     const width = () =>

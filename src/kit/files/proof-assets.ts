@@ -65,9 +65,15 @@ function show() {
 toggle.addEventListener('change', () => {
   kit.disabled = !toggle.checked;
   document.documentElement.classList.toggle('without', !toggle.checked);
-  show();
-  document.fonts.ready.then(show);
+  settle(60);
 });
+// Some engines send no event for a face that comes back from their cache.
+function settle(looks) {
+  show();
+  if (looks > 0 && document.querySelector('.state[data-state=loading], .state[data-state=unloaded]')) {
+    setTimeout(settle, 150, looks - 1);
+  }
+}
 for (const event of ['loading', 'loadingdone', 'loadingerror']) document.fonts.addEventListener(event, show);
 document.fonts.ready.then(show);
 addEventListener('load', show);
