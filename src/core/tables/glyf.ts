@@ -93,25 +93,57 @@ export function recordOf(table: Glyf, glyphId: number): Uint8Array {
 /**
  * One glyph, parsed.
  *
+ * @param scratch where to put its points; they then hold until the next glyph is put there
  * @returns undefined for a glyph without an outline
  * @throws DenseGlyphError `table-damaged`
  */
-export function glyphOf(table: Glyf, glyphId: number): Glyph | undefined {
+export function glyphOf(table: Glyf, glyphId: number, scratch?: GlyphScratch): Glyph | undefined {
   const record = recordOf(table, glyphId);
-  return record.length === 0 ? undefined : parseGlyph(new Reader(record, tag), glyphId);
+  return record.length === 0 ? undefined : parseGlyph(new Reader(record, tag), glyphId, scratch);
+}
+
+/** Memory for the points of one glyph after the other, for passes over whole fonts. */
+export class GlyphScratch {
+  private capacity = 0;
+  private flags = new Uint8Array(0);
+  private onCurve = new Uint8Array(0);
+  private xCoordinates = new Int16Array(0);
+  private yCoordinates = new Int16Array(0);
+
+  /** Views for so many points; what they hold is left from before. */
+  take(count: number) {
+    if (count > this.capacity) {
+      this.capacity = Math.max(count, 256, this.capacity * 2);
+      this.flags = new Uint8Array(this.capacity);
+      this.onCurve = new Uint8Array(this.capacity);
+      this.xCoordinates = new Int16Array(this.capacity);
+      this.yCoordinates = new Int16Array(this.capacity);
+    }
+    return {
+      flags: this.flags.subarray(0, count),
+      onCurve: this.onCurve.subarray(0, count),
+      xCoordinates: this.xCoordinates.subarray(0, count),
+      yCoordinates: this.yCoordinates.subarray(0, count),
+    };
+  }
 }
 
 /** @param glyphId only for errors */
-export function parseGlyph(reader: Reader, glyphId: number): Glyph | undefined {
+export function parseGlyph(reader: Reader, glyphId: number, scratch?: GlyphScratch): Glyph | undefined {
   const numberOfContours = reader.int16();
   const bounds = { xMin: reader.int16(), yMin: reader.int16(), xMax: reader.int16(), yMax: reader.int16() };
   if (numberOfContours === 0) return undefined;
   if (numberOfContours > 0)
-    return { kind: 'simple', ...bounds, ...parseContours(reader, numberOfContours, glyphId) };
+    return { kind: 'simple', ...bounds, ...parseContours(reader, numberOfContours, glyphId, scratch) };
   return { kind: 'composite', ...bounds, ...parseComponents(reader) };
 }
 
-function parseContours(reader: Reader, numberOfContours: number, glyphId: number) {
+function parseContours(
+  reader: Reader,
+  numberOfContours: number,
+  glyphId: number,
+  scratch = new GlyphScratch(),
+) {
   const endPtsOfContours = reader.uint16Array(numberOfContours);
   for (let i = 1; i < numberOfContours; i++) {
     if (endPtsOfContours[i] < endPtsOfContours[i - 1]) {
@@ -120,7 +152,7 @@ function parseContours(reader: Reader, numberOfContours: number, glyphId: number
   }
   const instructions = reader.take(reader.uint16());
   const count = endPtsOfContours[numberOfContours - 1] + 1;
-  const flags = new Uint8Array(count);
+  const { flags, onCurve, xCoordinates, yCoordinates } = scratch.take(count);
   for (let i = 0; i < count;) {
     const value = reader.uint8();
     flags[i++] = value;
@@ -130,22 +162,26 @@ function parseContours(reader: Reader, numberOfContours: number, glyphId: number
     flags.fill(value, i, end);
     i = end;
   }
-  const xCoordinates = parseCoordinates(reader, flags, flag.xShort, flag.xSame);
-  const yCoordinates = parseCoordinates(reader, flags, flag.yShort, flag.ySame);
-  const onCurve = flags.map((value) => value & flag.onCurve);
+  parseCoordinates(reader, flags, flag.xShort, flag.xSame, xCoordinates);
+  parseCoordinates(reader, flags, flag.yShort, flag.ySame, yCoordinates);
+  for (let i = 0; i < count; i++) onCurve[i] = flags[i] & flag.onCurve;
   const overlapSimple = (flags[0] & flag.overlapSimple) !== 0;
   return { endPtsOfContours, instructions, onCurve, xCoordinates, yCoordinates, overlapSimple };
 }
 
-function parseCoordinates(reader: Reader, flags: Uint8Array, short: number, same: number): Int16Array {
-  const coordinates = new Int16Array(flags.length);
+function parseCoordinates(
+  reader: Reader,
+  flags: Uint8Array,
+  short: number,
+  same: number,
+  into: Int16Array,
+): void {
   let value = 0;
   for (let i = 0; i < flags.length; i++) {
     if (flags[i] & short) value += flags[i] & same ? reader.uint8() : -reader.uint8();
     else if (!(flags[i] & same)) value += reader.int16();
-    coordinates[i] = value;
+    into[i] = value;
   }
-  return coordinates;
 }
 
 /** The shortest usual encoding of a glyph: repeated flags, one-byte deltas. No padding. */

@@ -13,17 +13,21 @@ const hasOverlapBitmap = 1;
 const streamNames = ['nContour', 'nPoints', 'flag', 'glyph', 'composite', 'bbox', 'instruction'] as const;
 type Streams<Stream> = Record<(typeof streamNames)[number], Stream>;
 
-/** @param indexToLocFormat the loca format that the table is rebuilt with */
-export function transformGlyf(table: glyf.Glyf, indexToLocFormat: number): Uint8Array {
+/**
+ * @param indexToLocFormat the loca format that the table is rebuilt with
+ * @returns the transformed table in pieces, so that it isn't held in memory twice
+ */
+export function transformGlyf(table: glyf.Glyf, indexToLocFormat: number): Uint8Array[] {
   const numGlyphs = table.offsets.length - 1;
   const streams = Object.fromEntries(
-    streamNames.map((name) => [name, new Writer(numGlyphs * 4)]),
+    streamNames.map((name) => [name, new Writer(numGlyphs * 2)]),
   ) as unknown as Streams<Writer>;
   const bboxBitmap = new Uint8Array(((numGlyphs + 31) >> 5) << 2);
   const overlapBitmap = new Uint8Array((numGlyphs + 7) >> 3);
+  const scratch = new glyf.GlyphScratch();
   let overlaps = false;
   for (let glyphId = 0; glyphId < numGlyphs; glyphId++) {
-    const glyph = glyf.glyphOf(table, glyphId);
+    const glyph = glyf.glyphOf(table, glyphId, scratch);
     const bit = 0x80 >> (glyphId & 7);
     if (!glyph) {
       streams.nContour.int16(0);
@@ -42,19 +46,16 @@ export function transformGlyf(table: glyf.Glyf, indexToLocFormat: number): Uint8
       writeSimple(streams, glyph);
     }
   }
-  const writer = new Writer(table.data.length);
-  writer
-    .uint16(0)
-    .uint16(overlaps ? hasOverlapBitmap : 0)
-    .uint16(numGlyphs)
-    .uint16(indexToLocFormat);
+  const header = new Writer(36).uint16(0).uint16(overlaps ? hasOverlapBitmap : 0);
+  header.uint16(numGlyphs).uint16(indexToLocFormat);
   for (const name of streamNames)
-    writer.uint32(streams[name].length + (name === 'bbox' ? bboxBitmap.length : 0));
+    header.uint32(streams[name].length + (name === 'bbox' ? bboxBitmap.length : 0));
+  const pieces = [header.bytes()];
   for (const name of streamNames) {
-    if (name === 'bbox') writer.write(bboxBitmap);
-    writer.write(streams[name].bytes());
+    if (name === 'bbox') pieces.push(bboxBitmap);
+    pieces.push(streams[name].bytes());
   }
-  return (overlaps ? writer.write(overlapBitmap) : writer).bytes();
+  return overlaps ? [...pieces, overlapBitmap] : pieces;
 }
 
 function writeBounds(stream: Writer, { xMin, yMin, xMax, yMax }: glyf.Glyph): void {

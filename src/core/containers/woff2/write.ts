@@ -17,20 +17,8 @@ export function writeWoff2(font: Font): WrittenFont {
   const dropped = tables.delete('DSIG') ? ['DSIG (a signature does not survive WOFF2)'] : [];
   const longOffsets = font.has(glyf.tag) && needsLongOffsets(font);
   tables.set(head.tag, markTransformed(font, longOffsets));
-  const transformed = transformTables(font, longOffsets);
-
-  const entries: DirectoryEntry[] = [];
-  const stream = new Writer(sfntSize(tables));
-  for (const tag of [...tables.keys()].sort(compareTags)) {
-    const bytes = tables.get(tag)!;
-    const change = transformed.get(tag);
-    const transformVersion = change?.version ?? (tag === glyf.tag || tag === loca.tag ? 3 : 0);
-    const entry: DirectoryEntry = { tag, transformVersion, origLength: change?.origLength ?? bytes.length };
-    if (change) entry.transformLength = change.bytes.length;
-    entries.push(entry);
-    stream.write(change?.bytes ?? bytes);
-  }
-  const compressed = compress(stream.bytes());
+  const { entries, stream } = joinTables(tables, transformTables(font, longOffsets));
+  const compressed = compress(stream);
 
   const writer = new Writer(headerSize + entries.length * 12 + compressed.length);
   writer.uint32(signature).uint32(sfntVersions[font.flavour]).uint32(0);
@@ -39,6 +27,26 @@ export function writeWoff2(font: Font): WrittenFont {
   writeDirectory(writer, entries);
   writer.write(compressed).align(4);
   return { bytes: writer.patchUint32(8, writer.length).bytes(), dropped };
+}
+
+/** The directory, and all tables one after the other as they are compressed. */
+function joinTables(
+  tables: ReadonlyMap<string, Uint8Array>,
+  transformed: ReadonlyMap<string, TransformedTable>,
+): { entries: DirectoryEntry[]; stream: Uint8Array } {
+  const entries: DirectoryEntry[] = [];
+  const stream = new Writer(sfntSize(tables));
+  for (const tag of [...tables.keys()].sort(compareTags)) {
+    const bytes = tables.get(tag)!;
+    const change = transformed.get(tag);
+    const transformVersion = change?.version ?? (tag === glyf.tag || tag === loca.tag ? 3 : 0);
+    const entry: DirectoryEntry = { tag, transformVersion, origLength: change?.origLength ?? bytes.length };
+    const start = stream.length;
+    for (const piece of change?.pieces ?? [bytes]) stream.write(piece);
+    if (change) entry.transformLength = stream.length - start;
+    entries.push(entry);
+  }
+  return { entries, stream: stream.bytes() };
 }
 
 /** Section 5: bit 11 of `head.flags` is set, and the loca format is that of the rebuilt table. */
@@ -69,7 +77,7 @@ function needsLongOffsets(font: Font): boolean {
 
 interface TransformedTable {
   version: number;
-  bytes: Uint8Array;
+  pieces: Uint8Array[];
   origLength: number;
 }
 
@@ -82,16 +90,16 @@ function transformTables(font: Font, longOffsets: boolean): Map<string, Transfor
   const locaLength = (numGlyphs + 1) * (indexToLocFormat === 0 ? 2 : 4);
   transformed.set(glyf.tag, {
     version: 0,
-    bytes: transformGlyf(table, indexToLocFormat),
+    pieces: transformGlyf(table, indexToLocFormat),
     origLength: table.data.length,
   });
-  transformed.set(loca.tag, { version: 0, bytes: new Uint8Array(0), origLength: locaLength });
+  transformed.set(loca.tag, { version: 0, pieces: [], origLength: locaLength });
 
   const { numberOfHMetrics } = font.table(hhea);
   const origLength = font.bytesOf(hmtx.tag).length;
   if (origLength === (numberOfHMetrics + numGlyphs) * 2) {
     const bytes = transformHmtx(font.table(hmtx), xMinOf(table));
-    if (bytes) transformed.set(hmtx.tag, { version: 1, bytes, origLength });
+    if (bytes) transformed.set(hmtx.tag, { version: 1, pieces: [bytes], origLength });
   }
   return transformed;
 }

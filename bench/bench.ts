@@ -1,0 +1,95 @@
+/**
+ * How fast and how lean the built program is, as ratios to bare processes of the same run. A figure past its bound
+ * makes the bench fail.
+ */
+import { mkdtempSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { largeFont } from './large-font.js';
+import { compare } from './processes.js';
+
+const root = fileURLToPath(new URL('../..', import.meta.url));
+const program = join(root, 'dist/cli/main.js');
+const folder = mkdtempSync(join(tmpdir(), 'dense-glyph-bench-'));
+const quick = process.argv.includes('--quick');
+let failed = 0;
+
+const brotli = join(folder, 'brotli.mjs');
+writeFileSync(
+  brotli,
+  `import { readFileSync, writeFileSync } from 'node:fs';
+import { brotliCompressSync, constants } from 'node:zlib';
+const [out, ...files] = process.argv.slice(2);
+for (const file of files) {
+  writeFileSync(out, brotliCompressSync(readFileSync(file), { params: { [constants.BROTLI_PARAM_QUALITY]: 11 } }));
+}
+`,
+);
+
+function tell(name: string, value: number, bound: number, detail: string): void {
+  const holds = value <= bound;
+  if (!holds) failed++;
+  console.log(
+    `${holds ? 'holds ' : 'FAILS '} ${name.padEnd(46)} ${value.toFixed(2)}× (at most ${bound}×)  ${detail}`,
+  );
+}
+
+const ms = ([ours, other]: [number, number]) => `${ours.toFixed(0)} ms against ${other.toFixed(0)} ms`;
+const megabytes = (bytes: number) => `${(bytes / 1e6).toFixed(1)} MB`;
+
+async function startUp(): Promise<void> {
+  const { ratio, wall } = await compare([program, '--version'], ['-e', '0'], quick ? 5 : 21);
+  tell('--version against node -e 0', ratio, 2, ms(wall));
+}
+
+async function conversion(name: string, files: string[], runs: number): Promise<void> {
+  const out = join(folder, 'out');
+  const { ratio, wall } = await compare(
+    [program, 'convert', ...files, '--to', 'woff2', '--out', out, '--quiet'],
+    [brotli, join(folder, 'brotli.out'), ...files],
+    quick ? 3 : runs,
+  );
+  tell(`convert ${name} against Brotli alone`, ratio, 1.25, ms(wall));
+}
+
+/**
+ * Brotli at quality 11 takes 50 to 90 MB of its own, whatever calls it, so what the program adds is told apart from
+ * what the compressor needs.
+ */
+async function memory(file: string): Promise<void> {
+  const input = statSync(file).size;
+  const convert = [program, 'convert', file, '--to', 'woff2', '--out', join(folder, 'out'), '--quiet'];
+  const { memory: peak, ratio, wall } = await compare(convert, [brotli, join(folder, 'brotli.out'), file], 1);
+  const { memory: bare } = await compare(['-e', 'setTimeout(() => {}, 50)'], ['-e', '0'], 3);
+  const detail = `${megabytes(peak[0])} for ${megabytes(input)}, Brotli alone ${megabytes(peak[1])}, Node ${megabytes(bare[0])}`;
+  tell('peak memory above Brotli alone, per input byte', (peak[0] - peak[1]) / input, 4, detail);
+  tell('peak memory above a bare Node, per input byte', (peak[0] - bare[0]) / input, 4, detail);
+  tell('convert a large font against Brotli alone', ratio, 1.25, ms(wall));
+}
+
+try {
+  const sample = (name: string) => join(root, 'sample/fonts', name);
+  const vendor = (name: string) => join(root, 'node_modules/katex/dist/fonts', name);
+  await startUp();
+  await conversion('a static TTF', [sample('FerrywakeSans-Regular.ttf')], 9);
+  await conversion('a variable TTF', [sample('FerrywakeSans-Variable.ttf')], 9);
+  await conversion('a CFF font', [sample('LampbuoySlab-Bold.otf')], 9);
+  await conversion('a hinted TTF', [vendor('KaTeX_Main-Regular.ttf')], 9);
+  const four = ['AMS-Regular', 'Main-Bold', 'Math-Italic', 'Typewriter-Regular'].map((name) =>
+    vendor(`KaTeX_${name}.ttf`),
+  );
+  await conversion('four fonts in one call', four, 7);
+  const large = join(folder, 'large.ttf');
+  writeFileSync(
+    large,
+    quick
+      ? largeFont(sample('FerrywakeSans-Regular.ttf'), 20_000)
+      : largeFont(sample('FerrywakeSans-Regular.ttf'), 60_000, 4),
+  );
+  await memory(large);
+} finally {
+  rmSync(folder, { recursive: true, force: true });
+}
+console.log(failed === 0 ? 'all bounds hold' : `${failed} bounds do not hold`);
+process.exitCode = failed === 0 ? 0 : 1;
