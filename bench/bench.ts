@@ -10,7 +10,7 @@ import { largeFont } from './large-font.js';
 import { compare } from './processes.js';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
-const program = join(root, 'dist/cli/main.js');
+const program = join(root, 'dist/bin/dense-glyph.js');
 const folder = mkdtempSync(join(tmpdir(), 'dense-glyph-bench-'));
 const quick = process.argv.includes('--quick');
 let failed = 0;

@@ -1,11 +1,12 @@
 // Installs and builds what is missing or stale, then runs a script. Needs nothing but Node.
 //   node scripts/ready.mjs [--browsers] [--then <script> [arguments…]]
 import { spawnSync } from 'node:child_process';
-import { existsSync, readdirSync, statSync } from 'node:fs';
+import { chmodSync, existsSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const program = 'dist/bin/dense-glyph.js';
 const args = process.argv.slice(2);
 const then = args.indexOf('--then');
 const own = then < 0 ? args : args.slice(0, then);
@@ -37,12 +38,17 @@ if (time('node_modules/.package-lock.json') < time('package-lock.json')) {
   run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { shell: process.platform === 'win32' });
 }
 
-const sources = Math.max(...['src', 'scripts', 'test', 'bench'].map(newest), time('tsconfig.base.json'));
-if (!existsSync(join(root, 'dist/cli/main.js')) || time('build/ready') < sources) {
+const sources = Math.max(
+  ...['src', 'scripts', 'test', 'bench'].map(newest),
+  time('tsconfig.base.json'),
+  time('rollup.config.mjs'),
+);
+if (!existsSync(join(root, program)) || time('build/ready') < sources) {
   console.error('Building …');
   run(process.execPath, ['node_modules/typescript/bin/tsc', '-b']);
-  const { writeFileSync, chmodSync } = await import('node:fs');
-  chmodSync(join(root, 'dist/cli/main.js'), 0o755);
+  rmSync(join(root, dirname(program)), { recursive: true, force: true });
+  run(process.execPath, ['node_modules/rollup/dist/bin/rollup', '-c', '--silent']);
+  chmodSync(join(root, program), 0o755);
   writeFileSync(join(root, 'build/ready'), '');
 }
 

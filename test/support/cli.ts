@@ -13,7 +13,7 @@ export interface CliResult {
 /** Runs the built program as a user would. */
 export function cli(args: readonly string[], folder: string): Promise<CliResult> {
   return new Promise((done, failed) => {
-    const child = spawn(process.execPath, [join(root, 'dist/cli/main.js'), ...args], {
+    const child = spawn(process.execPath, [join(root, 'dist/bin/dense-glyph.js'), ...args], {
       cwd: folder,
       env: { ...process.env, NO_COLOR: '1' },
     });

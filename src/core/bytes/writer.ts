@@ -101,6 +101,18 @@ export class Writer {
     return this;
   }
 
+  /** Room for so many bytes, for loops that write them one by one; holds until the next call of this writer. */
+  claim(size: number): Uint8Array {
+    const at = this.reserve(size);
+    return this.buffer.subarray(at, at + size);
+  }
+
+  /** Takes back the last bytes of what was claimed. */
+  giveBack(size: number): this {
+    this.length -= size;
+    return this;
+  }
+
   /** Zero bytes up to the next multiple of `alignment`. */
   align(alignment: number): this {
     const at = this.reserve((alignment - (this.length % alignment)) % alignment);

@@ -153,20 +153,32 @@ function parseContours(
   const instructions = reader.take(reader.uint16());
   const count = endPtsOfContours[numberOfContours - 1] + 1;
   const { flags, onCurve, xCoordinates, yCoordinates } = scratch.take(count);
-  for (let i = 0; i < count;) {
-    const value = reader.uint8();
-    flags[i++] = value;
-    if (!(value & flag.repeat)) continue;
-    const end = i + reader.uint8();
-    if (end > count) throw reader.damaged(`glyph ${glyphId}: a repeated flag runs past its ${count} points`);
-    flags.fill(value, i, end);
-    i = end;
-  }
+  parseFlags(reader, flags, glyphId);
   parseCoordinates(reader, flags, flag.xShort, flag.xSame, xCoordinates);
   parseCoordinates(reader, flags, flag.yShort, flag.ySame, yCoordinates);
   for (let i = 0; i < count; i++) onCurve[i] = flags[i] & flag.onCurve;
   const overlapSimple = (flags[0] & flag.overlapSimple) !== 0;
   return { endPtsOfContours, instructions, onCurve, xCoordinates, yCoordinates, overlapSimple };
+}
+
+// The next two loops run once a point and read the bytes themselves. What they read past the end is refused by the
+// skip after the loop.
+
+function parseFlags(reader: Reader, flags: Uint8Array, glyphId: number): void {
+  const { bytes, position } = reader;
+  const count = flags.length;
+  let at = position;
+  for (let i = 0; i < count;) {
+    const value = bytes[at++];
+    if (value === undefined) break;
+    flags[i++] = value;
+    if (!(value & flag.repeat)) continue;
+    const end = i + bytes[at++];
+    if (end > count) throw reader.damaged(`glyph ${glyphId}: a repeated flag runs past its ${count} points`);
+    flags.fill(value, i, end);
+    i = end;
+  }
+  reader.skip(at - position);
 }
 
 function parseCoordinates(
@@ -176,12 +188,18 @@ function parseCoordinates(
   same: number,
   into: Int16Array,
 ): void {
+  const { bytes, position } = reader;
+  let at = position;
   let value = 0;
   for (let i = 0; i < flags.length; i++) {
-    if (flags[i] & short) value += flags[i] & same ? reader.uint8() : -reader.uint8();
-    else if (!(flags[i] & same)) value += reader.int16();
+    if (flags[i] & short) value += flags[i] & same ? bytes[at++] : -bytes[at++];
+    else if (!(flags[i] & same)) {
+      value += ((bytes[at] << 24) >> 16) | bytes[at + 1];
+      at += 2;
+    }
     into[i] = value;
   }
+  reader.skip(at - position);
 }
 
 /** The shortest usual encoding of a glyph: repeated flags, one-byte deltas. No padding. */

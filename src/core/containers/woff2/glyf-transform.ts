@@ -6,7 +6,7 @@ import * as components from '../../tables/glyf-components.js';
 import * as glyf from '../../tables/glyf.js';
 import * as loca from '../../tables/loca.js';
 import { read255UInt16, write255UInt16 } from './numbers.js';
-import { readTriplet, writeTriplet } from './triplets.js';
+import { longestTriplet, readTriplet, writeTriplets } from './triplets.js';
 
 /** optionFlags, bit 0: a bitmap of glyphs with OVERLAP_SIMPLE follows the other streams. */
 const hasOverlapBitmap = 1;
@@ -73,22 +73,16 @@ function writeComposite(streams: Streams<Writer>, glyph: glyf.CompositeGlyph): v
 }
 
 function writeSimple(streams: Streams<Writer>, glyph: glyf.SimpleGlyph): void {
-  const { endPtsOfContours, onCurve, xCoordinates, yCoordinates, instructions } = glyph;
+  const { endPtsOfContours, onCurve, instructions } = glyph;
   streams.nContour.int16(endPtsOfContours.length);
   let start = 0;
   for (const end of endPtsOfContours) {
     write255UInt16(streams.nPoints, end + 1 - start);
     start = end + 1;
   }
-  let x = 0;
-  let y = 0;
-  for (let i = 0; i < onCurve.length; i++) {
-    const dx = ((xCoordinates[i] - x) << 16) >> 16; // coordinates are 16 bits wide and wrap around
-    const dy = ((yCoordinates[i] - y) << 16) >> 16;
-    writeTriplet(streams.flag, streams.glyph, onCurve[i] === 1, dx, dy);
-    x = xCoordinates[i];
-    y = yCoordinates[i];
-  }
+  const flags = streams.flag.claim(onCurve.length);
+  const room = onCurve.length * longestTriplet;
+  streams.glyph.giveBack(room - writeTriplets(flags, streams.glyph.claim(room), glyph));
   write255UInt16(streams.glyph, instructions.length);
   streams.instruction.write(instructions);
 }

@@ -1,40 +1,69 @@
 // WOFF File Format 2.0, section 5.2: triplet encoding of point coordinates
 
 import type { Reader } from '../../bytes/reader.js';
-import type { Writer } from '../../bytes/writer.js';
 
 const offCurve = 0x80;
 
-/** Writes one point: a flag into one stream, the rest of its deltas (font units) into the other. */
-export function writeTriplet(flags: Writer, rest: Writer, onCurve: boolean, dx: number, dy: number): void {
-  const x = Math.abs(dx);
-  const y = Math.abs(dy);
-  const curve = onCurve ? 0 : offCurve;
-  const xSign = dx < 0 ? 0 : 1;
-  const ySign = dy < 0 ? 0 : 1;
-  const signs = xSign | (ySign << 1);
-  if (dx === 0 && y < 1280) {
-    flags.uint8(curve | (((y & 0xf00) >> 7) + ySign));
-    rest.uint8(y & 0xff);
-  } else if (dy === 0 && x < 1280) {
-    flags.uint8(curve | (10 + ((x & 0xf00) >> 7) + xSign));
-    rest.uint8(x & 0xff);
-  } else if (x < 65 && y < 65) {
-    flags.uint8(curve | (20 + ((x - 1) & 0x30) + (((y - 1) & 0x30) >> 2) + signs));
-    rest.uint8((((x - 1) & 0xf) << 4) | ((y - 1) & 0xf));
-  } else if (x < 769 && y < 769) {
-    flags.uint8(curve | (84 + 12 * (((x - 1) & 0x300) >> 8) + (((y - 1) & 0x300) >> 6) + signs));
-    rest.uint8((x - 1) & 0xff).uint8((y - 1) & 0xff);
-  } else if (x < 4096 && y < 4096) {
-    flags.uint8(curve | (120 + signs));
-    rest
-      .uint8(x >> 4)
-      .uint8(((x & 0xf) << 4) | (y >> 8))
-      .uint8(y & 0xff);
-  } else {
-    flags.uint8(curve | (124 + signs));
-    rest.uint16(x).uint16(y);
+/** The most bytes that a point takes besides its flag. */
+export const longestTriplet = 4;
+
+interface Points {
+  onCurve: Uint8Array;
+  /** Absolute, in font units. */
+  xCoordinates: Int16Array;
+  yCoordinates: Int16Array;
+}
+
+/**
+ * Writes the points of a glyph: flags into one place, the rest of their deltas into the other.
+ *
+ * @param flags a byte a point
+ * @param rest room for `longestTriplet` bytes a point
+ * @returns how many bytes of `rest` were used
+ */
+export function writeTriplets(flags: Uint8Array, rest: Uint8Array, points: Points): number {
+  const { onCurve, xCoordinates, yCoordinates } = points;
+  let at = 0;
+  let lastX = 0;
+  let lastY = 0;
+  for (let i = 0; i < onCurve.length; i++) {
+    const dx = ((xCoordinates[i] - lastX) << 16) >> 16; // coordinates are 16 bits wide and wrap around
+    const dy = ((yCoordinates[i] - lastY) << 16) >> 16;
+    lastX = xCoordinates[i];
+    lastY = yCoordinates[i];
+    const x = dx < 0 ? -dx : dx;
+    const y = dy < 0 ? -dy : dy;
+    const curve = onCurve[i] === 1 ? 0 : offCurve;
+    const xSign = dx < 0 ? 0 : 1;
+    const ySign = dy < 0 ? 0 : 1;
+    const signs = xSign | (ySign << 1);
+    if (dx === 0 && y < 1280) {
+      flags[i] = curve | (((y & 0xf00) >> 7) + ySign);
+      rest[at++] = y & 0xff;
+    } else if (dy === 0 && x < 1280) {
+      flags[i] = curve | (10 + ((x & 0xf00) >> 7) + xSign);
+      rest[at++] = x & 0xff;
+    } else if (x < 65 && y < 65) {
+      flags[i] = curve | (20 + ((x - 1) & 0x30) + (((y - 1) & 0x30) >> 2) + signs);
+      rest[at++] = (((x - 1) & 0xf) << 4) | ((y - 1) & 0xf);
+    } else if (x < 769 && y < 769) {
+      flags[i] = curve | (84 + 12 * (((x - 1) & 0x300) >> 8) + (((y - 1) & 0x300) >> 6) + signs);
+      rest[at++] = (x - 1) & 0xff;
+      rest[at++] = (y - 1) & 0xff;
+    } else if (x < 4096 && y < 4096) {
+      flags[i] = curve | (120 + signs);
+      rest[at++] = x >> 4;
+      rest[at++] = ((x & 0xf) << 4) | (y >> 8);
+      rest[at++] = y & 0xff;
+    } else {
+      flags[i] = curve | (124 + signs);
+      rest[at++] = x >> 8;
+      rest[at++] = x & 0xff;
+      rest[at++] = y >> 8;
+      rest[at++] = y & 0xff;
+    }
   }
+  return at;
 }
 
 /** Reads one point into `point`: deltas in font units, and whether it is on the curve. */

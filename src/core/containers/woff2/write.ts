@@ -5,7 +5,13 @@ import { Writer } from '../../bytes/writer.js';
 import type { Font } from '../../sfnt/font.js';
 import { sfntVersions } from '../../sfnt/read.js';
 import { compareTags, sfntSize } from '../../sfnt/write.js';
-import { glyf, head, hhea, hmtx, loca, maxp } from '../../tables/index.js';
+// One by one, not through the list of tables: a conversion loads what it reads.
+import * as glyf from '../../tables/glyf.js';
+import * as head from '../../tables/head.js';
+import * as hhea from '../../tables/hhea.js';
+import * as hmtx from '../../tables/hmtx.js';
+import * as loca from '../../tables/loca.js';
+import * as maxp from '../../tables/maxp.js';
 import type { WrittenFont } from '../index.js';
 import { headerSize, signature, writeDirectory, type DirectoryEntry } from './directory.js';
 import { transformGlyf } from './glyf-transform.js';
