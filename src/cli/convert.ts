@@ -4,7 +4,7 @@ import { readFile } from 'node:fs/promises';
 import { basename, extname, join, relative, resolve } from 'node:path';
 import { openFont, writeFont, type FontFormat } from '../core/containers/index.js';
 import { DenseGlyphError } from '../core/errors.js';
-import { kilobytes, share, table } from './format.js';
+import { count, kilobytes, share, table } from './format.js';
 import { Reporter, type CommonOptions, type Terminal } from './terminal.js';
 
 const formats: readonly FontFormat[] = ['woff2', 'woff', 'ttf', 'otf'];
@@ -156,6 +156,7 @@ function tell(reporter: Reporter, conversions: readonly Conversion[], folder: st
       rows,
     ),
   );
+  if (conversions.length > 1) reporter.say('', ...totals(conversions));
   for (const { input, inputFormat, outputs } of conversions) {
     const extension = extname(input).slice(1).toLowerCase();
     if (extension !== inputFormat)
@@ -164,4 +165,14 @@ function tell(reporter: Reporter, conversions: readonly Conversion[], folder: st
       if (dropped.length > 0) reporter.say(`${shown(path)}: left out ${dropped.join(', ')}`);
     }
   }
+}
+
+/** A line for each format: what all of the fonts come to in it. */
+function totals(conversions: readonly Conversion[]): string[] {
+  const before = conversions.reduce((sum, { inputBytes }) => sum + inputBytes, 0);
+  return conversions[0].outputs.map(({ format }, i) => {
+    const after = conversions.reduce((sum, { outputs }) => sum + outputs[i].bytes.length, 0);
+    const fonts = count(conversions.length, 'font');
+    return `${fonts}, ${kilobytes(before)}, come to ${colors.bold(kilobytes(after))} of ${format} (${share(after, before)})`;
+  });
 }

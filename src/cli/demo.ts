@@ -46,16 +46,23 @@ async function demo(options: DemoOptions, terminal: Terminal): Promise<void> {
   const site = join(folder, config.site!.root);
   const pages = await linkPages(site, relative(site, kitFolder).replaceAll('\\', '/'));
   reporter.result({ folder, site, pages, kit: relative(folder, kitFolder), manifest });
-  reporter.say(...kitLines(manifest, kitFolder, changed), '');
+  const shown = (path: string) => shortest(path, terminal.folder);
+  reporter.say(...kitLines(manifest, shown(kitFolder), changed), '');
   reporter.say(
-    `${colors.bold('Site')}  ${join(site, 'index.html')}`,
+    `${colors.bold('Site')}  ${shown(join(site, 'index.html'))}`,
     `      ${count(pages.length, 'page')} in English, Greek and Polish, each with the kit’s head markup`,
-    `${colors.bold('Proof')} ${join(kitFolder, 'proof.html')}`,
+    `${colors.bold('Proof')} ${shown(join(kitFolder, 'proof.html'))}`,
     '      every face at reading sizes, its load state, and a switch that turns web fonts off',
   );
   if (options.serve) await serve(site, port, reporter);
   else if (!options.json)
     reporter.say('', 'Next  open them, or see them over HTTP with dense-glyph demo --serve');
+}
+
+/** A path as seen from a folder, unless it leads out of it. */
+function shortest(path: string, folder: string): string {
+  const inside = relative(folder, path);
+  return inside && !inside.startsWith('..') ? inside : path;
 }
 
 /** Copies the sample into a folder that is empty or new, so that nothing is written over. */
