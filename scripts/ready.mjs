@@ -36,7 +36,9 @@ function run(command, commandArgs, options = {}) {
 if (time('node_modules/.package-lock.json') < time('package-lock.json')) {
   console.error('Installing packages …');
   // Not `npm ci`: it insists on packages for other systems, which some registries don't carry.
-  run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'], { shell: process.platform === 'win32' });
+  run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'], {
+    shell: process.platform === 'win32',
+  });
 }
 
 const sources = Math.max(

@@ -28,9 +28,13 @@ async function terminal(name, command, rows) {
     env: { ...process.env, DISPLAY: display, FORCE_COLOR: '1' },
   });
   await pause(7000);
-  const id = execFileSync('xdotool', ['search', '--class', 'xterm'], { env: { ...process.env, DISPLAY: display } });
+  const id = execFileSync('xdotool', ['search', '--class', 'xterm'], {
+    env: { ...process.env, DISPLAY: display },
+  });
   const window1 = String(id).trim().split('\n').pop();
-  execFileSync('import', ['-window', window1, join(pictures, `${name}.png`)], { env: { ...process.env, DISPLAY: display } });
+  execFileSync('import', ['-window', window1, join(pictures, `${name}.png`)], {
+    env: { ...process.env, DISPLAY: display },
+  });
   window.kill();
   server.kill();
   await pause(500);
