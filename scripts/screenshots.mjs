@@ -1,8 +1,10 @@
 // Takes the pictures in docs/screenshots from the demo data: pages in Chromium, terminal views in a window under Xvfb.
+// Needs Xvfb, xterm, xdotool and ImageMagick's import.
 import { execFileSync, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
 import puppeteer from 'puppeteer-core';
 import { serveFolder } from '../dist/cli/serve.js';
@@ -12,7 +14,6 @@ const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const folder = mkdtempSync(join(tmpdir(), 'dense-glyph-shots-'));
 const program = join(root, 'dist/bin/dense-glyph.js');
 const pictures = join(root, 'docs/screenshots');
-const pause = (ms) => new Promise((done) => setTimeout(done, ms));
 
 async function terminal(name, command, rows) {
   // Ctrl+C and the prompt are left out: the picture shows what the command says.

@@ -187,4 +187,33 @@ describe.each(availableEngines())('in %s', (name) => {
     expect(results.filter(({ equal, total }) => equal !== total)).toEqual([]);
     expect(results.filter(({ unlikeFallback }) => unlikeFallback === 0)).toEqual([]);
   });
+
+  test('the features of the sample fonts apply', async () => {
+    await engine.open(`${server.origin}/type/proof.html`);
+    const widths = await engine.run<Record<string, number>>(`
+      const line = document.createElement('span');
+      document.body.append(line);
+      const width = async (text, style) => {
+        line.style.cssText = 'position: absolute; white-space: nowrap; font: 400 100px "Ferrywake Sans";' + style;
+        line.textContent = text;
+        await document.fonts.load('100px "Ferrywake Sans"');
+        return line.getBoundingClientRect().width;
+      };
+      return {
+        kerned: await width('AVATAR'), unkerned: await width('AVATAR', 'font-kerning: none'),
+        joined: await width('fiflffi'), apart: await width('fiflffi', 'font-variant-ligatures: none'),
+        ones: await width('1111', 'font-variant-numeric: tabular-nums'), noughts: await width('0000', 'font-variant-numeric: tabular-nums'),
+        plainOnes: await width('1111', ''), small: await width('quay', 'font-feature-settings: "smcp"'), plain: await width('quay'),
+        marked: await width('e\u0301q\u0308\u0300'), unmarked: await width('eq'),
+        bold: await width('quay', 'font-weight: 800'), between: await width('quay', 'font-weight: 600'),
+      };`);
+    expect(widths.kerned).toBeLessThan(widths.unkerned - 10);
+    expect(widths.joined).not.toBeCloseTo(widths.apart, 0);
+    expect(widths.ones).toBeCloseTo(widths.noughts, 1);
+    expect(widths.plainOnes).toBeLessThan(widths.ones);
+    expect(widths.small).toBeGreaterThan(widths.plain);
+    expect(widths.marked).toBeCloseTo(widths.unmarked, 1);
+    expect(widths.between).toBeGreaterThan(widths.plain);
+    expect(widths.bold).toBeGreaterThan(widths.between);
+  });
 });
