@@ -1,3 +1,4 @@
+// One piece: which characters a typeface has, and how each is drawn or put together.
 import { macintoshGlyphNames } from '#src/data/macintosh-glyph-names.js';
 import { smallCapitals, type Design } from './design.js';
 import { GlyphPen, type AnchorName, type Drawing, type GlyphSource } from './glyph-pen.js';

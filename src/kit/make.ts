@@ -1,6 +1,5 @@
 import { basename } from 'node:path';
 import { writeFont } from '../core/containers/index.js';
-import type { CodePointRanges } from '../core/text/unicode-ranges.js';
 import { rangesOf } from '../core/text/unicode-ranges.js';
 import { cmap } from '../core/tables/index.js';
 import { slug } from './config.js';
@@ -11,44 +10,9 @@ import { manifestFile } from './files/manifest.js';
 import { moduleFiles } from './files/module.js';
 import { proofFile } from './files/proof.js';
 import { stylesheetFile } from './files/stylesheet.js';
-import type { KitPlan, PlannedFace, PlannedFamily } from './plan.js';
+import type { KitPlan, PlannedFace } from './plan.js';
+import type { KitAddress, MadeFace, MadeFamily, MadeKit, Part } from './made.js';
 import { inFile } from './sources.js';
-
-/** One delivered file of a face. */
-export interface Part {
-  /** Path inside the kit: `faces/….woff2`. */
-  file: string;
-  bytes: Uint8Array;
-  sha256: string;
-  characters: CodePointRanges;
-  /** Tables that the format doesn't carry, in words. */
-  dropped: string[];
-}
-
-export interface MadeFace extends PlannedFace {
-  part: Part;
-}
-
-export interface MadeFamily extends Omit<PlannedFamily, 'faces'> {
-  faces: MadeFace[];
-}
-
-/** Where pages find the kit. */
-export interface KitAddress {
-  /** What browsers ask for, with a slash at the end; undefined for relative URLs. */
-  url?: string;
-  /** The kit's folder as seen from the site's root, with a slash at the end; used where there is no `url`. */
-  fromRoot: string;
-}
-
-export interface MadeKit {
-  families: MadeFamily[];
-  address: KitAddress;
-  /** The licence texts that go with it: their path in the kit, and the source that each came from. */
-  licences: Map<string, string>;
-  /** Everything but the manifest, by path inside the kit. */
-  files: Map<string, Uint8Array>;
-}
 
 /**
  * The kit as files in memory. The same plan gives the same bytes.

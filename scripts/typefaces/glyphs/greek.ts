@@ -1,3 +1,4 @@
+// One piece: all Greek letters that have a drawing of their own, one function each.
 import type { Drawing, GlyphPen, GlyphSource } from '../glyph-pen.js';
 import { capitalA, capitalO, capWidth } from './capitals.js';
 import { bowlNodes, mirroredNodes, slab, upright } from './parts.js';

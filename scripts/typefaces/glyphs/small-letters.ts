@@ -1,3 +1,4 @@
+// One piece: a to z, one function each.
 import type { Drawing, GlyphPen, GlyphSource } from '../glyph-pen.js';
 import { doubleWedge, kick, saltire, wedge, zigzag } from './diagonals.js';
 import {

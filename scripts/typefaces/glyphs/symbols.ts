@@ -1,3 +1,4 @@
+// One piece: all signs of calculation, arrows and currencies, one function each.
 import type { Design } from '../design.js';
 import { GlyphPen, type Drawing, type GlyphSource } from '../glyph-pen.js';
 import { capitalY } from './capitals.js';

@@ -7,26 +7,13 @@ import { DenseGlyphError } from '../errors.js';
 import type { Font } from '../sfnt/font.js';
 import { flavourOf, readSfnt } from '../sfnt/read.js';
 import { writeSfnt } from '../sfnt/write.js';
+import type { FontFormat, OpenedFont, WrittenFont } from './formats.js';
 import * as woff from './woff.js';
 import { readWoff2 } from './woff2/read.js';
 import { writeWoff2 } from './woff2/write.js';
 import { signature as woff2Signature } from './woff2/directory.js';
 
-export type FontFormat = 'ttf' | 'otf' | 'woff' | 'woff2';
-
-export interface OpenedFont {
-  font: Font;
-  /** The format of the file, told by its content. */
-  format: FontFormat;
-  /** Parts of the file that a `Font` doesn't hold, in words. */
-  dropped: string[];
-}
-
-export interface WrittenFont {
-  bytes: Uint8Array;
-  /** Tables of the font that the format doesn't carry, in words. */
-  dropped: string[];
-}
+export type { FontFormat, OpenedFont, WrittenFont };
 
 /** The media type of each format (RFC 8081). */
 export const mediaTypes: Record<FontFormat, string> = {

@@ -7,9 +7,9 @@ import { Reader } from '../bytes/reader.js';
 import { Writer } from '../bytes/writer.js';
 import { DenseGlyphError } from '../errors.js';
 import { Font } from '../sfnt/font.js';
-import { flavourOf, maximumTables, readSfnt, sfntVersions } from '../sfnt/read.js';
+import { maximumTables, readSfnt, sfntVersions } from '../sfnt/read.js';
 import { compareTags, sfntSize, writeSfnt } from '../sfnt/write.js';
-import type { OpenedFont, WrittenFont } from './index.js';
+import { droppedBlocks, readWoffStart, type OpenedFont, type WrittenFont } from './formats.js';
 
 export const signature = 0x774f4646; // 'wOFF'
 
@@ -29,17 +29,7 @@ interface Entry {
  */
 export function readWoff(bytes: Uint8Array): OpenedFont {
   const reader = new Reader(bytes, 'WOFF header');
-  reader.seek(4);
-  const flavour = flavourOf(reader.uint32());
-  if (!flavour)
-    throw new DenseGlyphError('not-a-font', 'the WOFF file does not hold a TrueType or OpenType font');
-  const length = reader.uint32();
-  if (length > bytes.length) {
-    throw new DenseGlyphError(
-      'file-cut',
-      `the header says ${length} bytes, but the file has ${bytes.length}`,
-    );
-  }
+  const flavour = readWoffStart(reader, 'WOFF');
   const numTables = reader.uint16();
   if (numTables === 0 || numTables > maximumTables) {
     throw new DenseGlyphError('directory-wrong', `the WOFF directory counts ${numTables} tables`);
@@ -71,10 +61,7 @@ export function readWoff(bytes: Uint8Array): OpenedFont {
       return inflated.get(tag);
     },
   });
-  const dropped: string[] = [];
-  if (metaLength > 0) dropped.push('WOFF metadata');
-  if (privLength > 0) dropped.push('WOFF private data');
-  return { font, format: 'woff', dropped };
+  return { font, format: 'woff', dropped: droppedBlocks(metaLength, privLength) };
 }
 
 function inflate(bytes: Uint8Array, tag: string, { offset, compLength, origLength }: Entry): Uint8Array {

@@ -1,6 +1,6 @@
 import escapeHtml from 'escape-html';
 import { mediaTypes } from '../../core/containers/index.js';
-import type { MadeKit } from '../make.js';
+import type { MadeKit } from '../made.js';
 
 /** The elements for `<head>`: preloads first, then the stylesheet. @param base what URLs start with */
 export function headMarkup(kit: Pick<MadeKit, 'families'>, base: string): string {

@@ -1,5 +1,5 @@
 import { sha256 } from '../digest.js';
-import type { MadeKit } from '../make.js';
+import type { MadeKit } from '../made.js';
 
 /** ledger.json: where each file came from, and who says that it may be used. */
 export function ledgerFile(kit: MadeKit): string {

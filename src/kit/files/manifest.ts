@@ -1,7 +1,7 @@
 import { unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import { rangeText, type FontDisplay, type Slope } from '../../core/css/index.js';
 import { sha256 } from '../digest.js';
-import type { MadeFace, MadeKit } from '../make.js';
+import type { MadeFace, MadeKit } from '../made.js';
 
 /** kit.json: what is in the kit and why. */
 export interface Manifest {

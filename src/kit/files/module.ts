@@ -1,5 +1,5 @@
 import { fontFamilyList, rangeText } from '../../core/css/index.js';
-import type { MadeKit } from '../make.js';
+import type { MadeKit } from '../made.js';
 import { headMarkup } from './head.js';
 import { stylesheetFile } from './stylesheet.js';
 

@@ -1,6 +1,6 @@
 import escapeHtml from 'escape-html';
 import { rangeText } from '../../core/css/index.js';
-import type { MadeFace, MadeFamily, MadeKit } from '../make.js';
+import type { MadeFace, MadeFamily, MadeKit } from '../made.js';
 import { faceLabel } from '../plan.js';
 import { proofScript, proofStyle } from './proof-assets.js';
 import { sampleTexts } from './sample-text.js';

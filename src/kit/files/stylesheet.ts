@@ -1,5 +1,5 @@
 import { fontFaceText, fontFamilyList } from '../../core/css/index.js';
-import type { MadeFace, MadeKit } from '../make.js';
+import type { MadeFace, MadeKit } from '../made.js';
 
 /** The `@font-face` rule of a face. @param base what its URL starts with */
 export function faceRule(face: MadeFace, base: string): string {

@@ -5,9 +5,8 @@ import { plainBytes } from '../../bytes/plain.js';
 import { Reader } from '../../bytes/reader.js';
 import { DenseGlyphError } from '../../errors.js';
 import { fontOf } from '../../sfnt/font.js';
-import { flavourOf } from '../../sfnt/read.js';
 import * as hhea from '../../tables/hhea.js';
-import type { OpenedFont } from '../index.js';
+import { droppedBlocks, readWoffStart, type OpenedFont } from '../formats.js';
 import { headerSize, readDirectory, type DirectoryEntry } from './directory.js';
 import { rebuildGlyf, type RebuiltGlyf } from './glyf-transform.js';
 import { rebuildHmtx } from './hmtx-transform.js';
@@ -26,16 +25,7 @@ export function readWoff2(bytes: Uint8Array): OpenedFont {
   const sfntVersion = reader.seek(4).uint32();
   if (sfntVersion === 0x74746366)
     throw new DenseGlyphError('format-unsupported', 'it is a WOFF2 font collection');
-  const flavour = flavourOf(sfntVersion);
-  if (!flavour)
-    throw new DenseGlyphError('not-a-font', 'the WOFF2 file does not hold a TrueType or OpenType font');
-  const length = reader.uint32();
-  if (length > bytes.length) {
-    throw new DenseGlyphError(
-      'file-cut',
-      `the header says ${length} bytes, but the file has ${bytes.length}`,
-    );
-  }
+  const flavour = readWoffStart(reader, 'WOFF2');
   const numTables = reader.uint16();
   const totalCompressedSize = reader.skip(6).uint32();
   const metaLength = reader.skip(8).uint32();
@@ -47,10 +37,11 @@ export function readWoff2(bytes: Uint8Array): OpenedFont {
   }
   const stream = decompress(reader.take(totalCompressedSize), entries);
 
-  const dropped: string[] = [];
-  if (metaLength > 0) dropped.push('WOFF metadata');
-  if (privLength > 0) dropped.push('WOFF private data');
-  return { font: fontOf(flavour, rebuildTables(stream, entries)), format: 'woff2', dropped };
+  return {
+    font: fontOf(flavour, rebuildTables(stream, entries)),
+    format: 'woff2',
+    dropped: droppedBlocks(metaLength, privLength),
+  };
 }
 
 const storedLength = (entry: DirectoryEntry) => entry.transformLength ?? entry.origLength;

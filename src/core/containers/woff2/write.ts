@@ -12,7 +12,7 @@ import * as hhea from '../../tables/hhea.js';
 import * as hmtx from '../../tables/hmtx.js';
 import * as loca from '../../tables/loca.js';
 import * as maxp from '../../tables/maxp.js';
-import type { WrittenFont } from '../index.js';
+import type { WrittenFont } from '../formats.js';
 import { headerSize, signature, writeDirectory, type DirectoryEntry } from './directory.js';
 import { transformGlyf } from './glyf-transform.js';
 import { transformHmtx } from './hmtx-transform.js';
