@@ -5,12 +5,8 @@ import { fontOf } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
 import { glyf, head, hhea, hmtx, loca, maxp } from '#src/core/tables/index.js';
 
-/**
- * A font of so many glyphs: those of another one over and over, each time with other coordinates.
- *
- * @param copies how often the contours stand in each glyph, which makes it as intricate as an ideograph
- */
-export function largeFont(path: string, numGlyphs: number, copies = 1): Uint8Array {
+/** A font of so many glyphs: those of another one over and over, each time with other coordinates. */
+export function largeFont(path: string, numGlyphs: number): Uint8Array {
   const { font } = openFont(readFileSync(path));
   const table = font.table(glyf);
   const drawn = Array.from({ length: table.offsets.length - 1 }, (_, i) => glyf.glyphOf(table, i)).filter(
@@ -22,7 +18,7 @@ export function largeFont(path: string, numGlyphs: number, copies = 1): Uint8Arr
   const offsets = new Uint32Array(numGlyphs + 1);
   const bearings = new Int16Array(numGlyphs);
   for (let i = 0; i < numGlyphs; i++) {
-    const glyph = repeated(drawn[i % drawn.length], copies);
+    const glyph = drawn[i % drawn.length];
     const moved = (values: Int16Array) => values.map((value) => value + (random() % 9));
     const [xs, ys] = [moved(glyph.xCoordinates), moved(glyph.yCoordinates)];
     const bounds = {
@@ -45,18 +41,4 @@ export function largeFont(path: string, numGlyphs: number, copies = 1): Uint8Arr
     .set('hhea', hhea.serialise({ ...font.table(hhea), numberOfHMetrics: 1 }))
     .set('hmtx', hmtx.serialise({ advanceWidth: Uint16Array.of(600), leftSideBearing: bearings }));
   return writeSfnt(fontOf('truetype', tables));
-}
-
-function repeated(glyph: glyf.SimpleGlyph, copies: number): glyf.SimpleGlyph {
-  const count = glyph.onCurve.length;
-  const times = Array.from({ length: copies }, (_, i) => i);
-  return {
-    ...glyph,
-    endPtsOfContours: Uint16Array.from(
-      times.flatMap((i) => [...glyph.endPtsOfContours].map((end) => end + i * count)),
-    ),
-    onCurve: Uint8Array.from(times.flatMap(() => [...glyph.onCurve])),
-    xCoordinates: Int16Array.from(times.flatMap(() => [...glyph.xCoordinates])),
-    yCoordinates: Int16Array.from(times.flatMap(() => [...glyph.yCoordinates])),
-  };
 }

@@ -20,7 +20,7 @@ type Streams<Stream> = Record<(typeof streamNames)[number], Stream>;
 export function transformGlyf(table: glyf.Glyf, indexToLocFormat: number): Uint8Array[] {
   const numGlyphs = table.offsets.length - 1;
   const streams = Object.fromEntries(
-    streamNames.map((name) => [name, new Writer(numGlyphs * 2)]),
+    streamNames.map((name) => [name, new Writer(capacityOf(name, table))]),
   ) as unknown as Streams<Writer>;
   const bboxBitmap = new Uint8Array(((numGlyphs + 31) >> 5) << 2);
   const overlapBitmap = new Uint8Array((numGlyphs + 7) >> 3);
@@ -56,6 +56,15 @@ export function transformGlyf(table: glyf.Glyf, indexToLocFormat: number): Uint8
     pieces.push(streams[name].bytes());
   }
   return overlaps ? [...pieces, overlapBitmap] : pieces;
+}
+
+/**
+ * Bytes to reserve for a stream. Memory that isn't written to costs nothing, while a buffer that grows is copied and
+ * left behind; so the large streams start with more than they can need.
+ */
+function capacityOf(name: keyof Streams<Writer>, { data, offsets }: glyf.Glyf): number {
+  if (name === 'flag' || name === 'glyph' || name === 'instruction') return data.length;
+  return offsets.length * 2;
 }
 
 function writeBounds(stream: Writer, { xMin, yMin, xMax, yMax }: glyf.Glyph): void {

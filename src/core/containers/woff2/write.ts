@@ -122,6 +122,7 @@ function xMinOf(table: glyf.Glyf): Int16Array {
 
 function compress(bytes: Uint8Array): Uint8Array {
   return brotliCompressSync(bytes, {
+    chunkSize: Math.max(bytes.length, 1024), // the result in one piece, not in many that are joined
     params: {
       [constants.BROTLI_PARAM_MODE]: constants.BROTLI_MODE_FONT,
       [constants.BROTLI_PARAM_QUALITY]: constants.BROTLI_MAX_QUALITY,
