@@ -52,7 +52,8 @@ export function missingNote(engine) {
 export function installBrowsers() {
   const missing = Object.keys(engines).filter((engine) => !findBrowser(engine));
   const packages = missing.map((engine) => engines[engine].package);
-  if (!onPath('xvfb-run')) packages.push('xvfb', 'xauth');
+  if (!onPath('xvfb-run')) packages.push('xvfb');
+  if (!onPath('xauth')) packages.push('xauth');
   if (packages.length === 0) return;
   const asRoot = process.getuid?.() === 0;
   if (asRoot && onPath('apt-get') && existsSync('/etc/debian_version')) {

@@ -1,6 +1,6 @@
 import type { Command } from 'commander';
 import colors from 'picocolors';
-import { readFile } from 'node:fs/promises';
+import { readFileSync } from 'node:fs';
 import { basename, extname, join, relative, resolve } from 'node:path';
 import { openFont, writeFont, type FontFormat } from '../core/containers/index.js';
 import { DenseGlyphError } from '../core/errors.js';
@@ -40,7 +40,7 @@ async function convert(fonts: string[], options: ConvertOptions, terminal: Termi
   for (const [i, path] of paths.entries()) {
     const input = relative(terminal.folder, path) || path;
     reporter.progress(`${i + 1} of ${paths.length}: ${input}`);
-    conversions.push(convertOne(input, await read(path, input), wanted, folder));
+    conversions.push(convertOne(input, read(path, input), wanted, folder));
     for (const output of conversions[i].outputs) {
       const other = output.path === path ? input : taken.get(output.path);
       if (other) {
@@ -78,9 +78,10 @@ async function fontPaths(fonts: readonly string[], folder: string): Promise<stri
   return expandPaths(fonts, folder);
 }
 
-async function read(path: string, shown: string): Promise<Uint8Array> {
+/** In one read, as the asynchronous one gathers a large file in pieces and joins them. */
+function read(path: string, shown: string): Uint8Array {
   try {
-    return await readFile(path);
+    return readFileSync(path);
   } catch (cause) {
     const missing = (cause as NodeJS.ErrnoException).code === 'ENOENT';
     throw new DenseGlyphError('file-unreadable', missing ? 'there is no such file' : 'it cannot be read', {
