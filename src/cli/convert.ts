@@ -2,8 +2,9 @@ import type { Command } from 'commander';
 import colors from 'picocolors';
 import { readFileSync } from 'node:fs';
 import { basename, extname, join, relative, resolve } from 'node:path';
-import { openFont, writeFont, type FontFormat } from '../core/containers/index.js';
+import { openFonts, writeFont, type FontFormat, type OpenedFont } from '../core/containers/index.js';
 import { DenseGlyphError } from '../core/errors.js';
+import { chooseFaces } from './faces.js';
 import { count, kilobytes, share, table } from './format.js';
 import { Reporter, type CommonOptions, type Terminal } from './terminal.js';
 
@@ -12,13 +13,21 @@ const formats: readonly FontFormat[] = ['woff2', 'woff', 'ttf', 'otf'];
 interface ConvertOptions extends CommonOptions {
   to?: string;
   out?: string;
+  face?: string;
 }
 
 interface Conversion {
   input: string;
   inputFormat: FontFormat;
   inputBytes: number;
-  outputs: { path: string; format: FontFormat; bytes: Uint8Array; dropped: string[] }[];
+  outputs: Output[];
+}
+
+interface Output {
+  path: string;
+  format: FontFormat;
+  bytes: Uint8Array;
+  dropped: string[];
 }
 
 export function configure(command: Command, terminal: Terminal): void {
@@ -26,6 +35,7 @@ export function configure(command: Command, terminal: Terminal): void {
     .argument('<fonts...>', 'font files, folders or globs')
     .option('--to <formats>', `one or more of ${formats.join(', ')}, separated by commas`)
     .option('--out <dir>', 'the folder to write to')
+    .option('--face <which>', 'of a collection only this face: its number from 1, or its name')
     .addHelpText('after', '\nExample:\n  dense-glyph convert fonts/*.ttf --to woff2 --out site/type\n')
     .action((fonts: string[], options: ConvertOptions) => convert(fonts, options, terminal));
 }
@@ -40,19 +50,21 @@ async function convert(fonts: string[], options: ConvertOptions, terminal: Termi
   for (const [i, path] of paths.entries()) {
     const input = relative(terminal.folder, path) || path;
     reporter.progress(`${i + 1} of ${paths.length}: ${input}`);
-    conversions.push(convertOne(input, read(path, input), wanted, folder));
-    for (const output of conversions[i].outputs) {
-      const other = output.path === path ? input : taken.get(output.path);
-      if (other) {
-        const reason = `${output.path} would be written over by ${input} and ${other}`;
-        throw new DenseGlyphError(
-          'call-invalid',
-          reason,
-          {},
-          'choose another --out, or convert them one by one',
-        );
+    for (const conversion of convertFile(input, read(path, input), wanted, folder, options.face)) {
+      conversions.push(conversion);
+      for (const output of conversion.outputs) {
+        const other = output.path === path ? input : taken.get(output.path);
+        if (other) {
+          const reason = `${output.path} would be written over by ${conversion.input} and ${other}`;
+          throw new DenseGlyphError(
+            'call-invalid',
+            reason,
+            {},
+            'choose another --out, or convert them one by one',
+          );
+        }
+        taken.set(output.path, conversion.input);
       }
-      taken.set(output.path, input);
     }
   }
   // Nothing is written before everything could be converted.
@@ -71,7 +83,7 @@ function required(option: string, value: string | undefined): string {
 
 /** Globs and folders take a library that a plain file doesn't need. */
 async function fontPaths(fonts: readonly string[], folder: string): Promise<string[]> {
-  if (fonts.every((font) => /^[^*?[\]{}()!]+\.(ttf|otf|woff2?)$/i.test(font))) {
+  if (fonts.every((font) => /^[^*?[\]{}()!]+\.(ttf|otf|ttc|otc|woff2?)$/i.test(font))) {
     return [...new Set(fonts.map((font) => resolve(folder, font)))];
   }
   const { expandPaths } = await import('../kit/sources.js');
@@ -104,28 +116,46 @@ function readFormats(text: string): FontFormat[] {
   return [...new Set(wanted)] as FontFormat[];
 }
 
-function convertOne(
+/** One conversion for a font, and one for each face of a collection that is asked for. */
+function convertFile(
   input: string,
   bytes: Uint8Array,
   wanted: readonly FontFormat[],
   folder: string,
-): Conversion {
+  face: string | undefined,
+): Conversion[] {
   try {
-    const { font, format, dropped } = openFont(bytes);
-    const name = basename(input, extname(input));
-    const outputs = wanted.map((to) => {
-      const written = writeFont(font, to);
-      return {
-        path: join(folder, `${name}.${to}`),
-        format: to,
-        bytes: written.bytes,
-        dropped: [...dropped, ...written.dropped],
-      };
-    });
-    return { input, inputFormat: format, inputBytes: bytes.length, outputs };
+    const fonts = openFonts(bytes);
+    if (fonts.length === 1 && face === undefined) {
+      const outputs = convertFont(fonts[0], basename(input, extname(input)), wanted, folder);
+      return [{ input, inputFormat: fonts[0].format, inputBytes: bytes.length, outputs }];
+    }
+    return chooseFaces(fonts, face).map((chosen) => ({
+      input: `${input}, face ${chosen.number}`,
+      inputFormat: chosen.format,
+      inputBytes: chosen.size,
+      outputs: convertFont(chosen, chosen.fileName, wanted, folder),
+    }));
   } catch (cause) {
     throw cause instanceof DenseGlyphError ? cause.inFile(input) : cause;
   }
+}
+
+function convertFont(
+  opened: OpenedFont,
+  name: string,
+  wanted: readonly FontFormat[],
+  folder: string,
+): Output[] {
+  return wanted.map((to) => {
+    const { bytes, dropped } = writeFont(opened.font, to);
+    return {
+      path: join(folder, `${name}.${to}`),
+      format: to,
+      bytes,
+      dropped: [...opened.dropped, ...dropped],
+    };
+  });
 }
 
 function tell(reporter: Reporter, conversions: readonly Conversion[], folder: string): void {
@@ -160,7 +190,7 @@ function tell(reporter: Reporter, conversions: readonly Conversion[], folder: st
   if (conversions.length > 1) reporter.say('', ...totals(conversions));
   for (const { input, inputFormat, outputs } of conversions) {
     const extension = extname(input).slice(1).toLowerCase();
-    if (extension !== inputFormat)
+    if (formats.includes(extension as FontFormat) && extension !== inputFormat)
       reporter.say(`${input}: its content is ${inputFormat}, whatever its name says`);
     for (const { path, dropped } of outputs) {
       if (dropped.length > 0) reporter.say(`${shown(path)}: left out ${dropped.join(', ')}`);

@@ -5,6 +5,7 @@ export { DenseGlyphError, errorCodes, type ErrorCode, type Place } from './error
 export {
   mediaTypes,
   openFont,
+  openFonts,
   writeFont,
   type FontFormat,
   type OpenedFont,

@@ -7,7 +7,7 @@ import type { KitConfig } from './config.js';
 import type { Manifest } from './files/manifest.js';
 import { makeKit } from './make.js';
 import { planKit } from './plan.js';
-import { expandPaths, readBytes, readSource, withLicenceFiles, type Source } from './sources.js';
+import { expandPaths, readBytes, readSources, withLicenceFiles, type Source } from './sources.js';
 import { version } from './version.js';
 import { writeKitFolder } from './write.js';
 
@@ -18,7 +18,7 @@ export type { Manifest, ManifestFace, ManifestFamily, ManifestPart } from './fil
 export { makeKit } from './make.js';
 export type { KitAddress } from './made.js';
 export { faceLabel, planKit, type KitPlan, type PlannedFace, type PlannedFamily } from './plan.js';
-export { expandPaths, inFile, readSource, type Source } from './sources.js';
+export { expandPaths, inFile, readSources, type Source } from './sources.js';
 export { writeKitFolder, writeWhole } from './write.js';
 export { version };
 
@@ -41,8 +41,8 @@ export async function buildKit(config: KitConfig, base: string): Promise<BuiltKi
   const sources: Source[][] = [];
   for (const { files } of config.families) {
     const paths = await expandPaths(files, base);
-    const opened = await Promise.all(paths.map((path) => readSource(path, base)));
-    sources.push(await withLicenceFiles(opened, base));
+    const opened = await Promise.all(paths.map((path) => readSources(path, base)));
+    sources.push(await withLicenceFiles(opened.flat(), base));
   }
   const plan = planKit(config, sources);
   const licenceFiles = new Set(

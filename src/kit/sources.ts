@@ -1,16 +1,20 @@
 import { readFile, readdir, stat } from 'node:fs/promises';
 import { dirname, join, relative, resolve } from 'node:path';
 import { escapePath, glob, isDynamicPattern } from 'tinyglobby';
-import { openFont, type OpenedFont } from '../core/containers/index.js';
+import { openFonts, type OpenedFont } from '../core/containers/index.js';
 import { faceStyleOf, type FaceStyle, type Finding } from '../core/css/index.js';
 import { DenseGlyphError } from '../core/errors.js';
 import { licenceOf, type StatedLicence } from '../core/sfnt/licence.js';
+import { sfntSize } from '../core/sfnt/write.js';
 
 /** A font file that the user supplies, opened. */
 export interface Source extends OpenedFont {
-  /** As the user would name it, relative to the config. */
+  /** As the user would name it, relative to the config; faces of a collection have their number behind it. */
   path: string;
+  /** The whole file. */
   bytes: Uint8Array;
+  /** Bytes of this font: the file, or the tables of one face of a collection. */
+  size: number;
   face: FaceStyle;
   findings: Finding[];
   licence: StatedLicence;
@@ -18,7 +22,7 @@ export interface Source extends OpenedFont {
   licenceFiles: string[];
 }
 
-const fontFiles = '**/*.{ttf,otf,woff,woff2,TTF,OTF,WOFF,WOFF2}';
+const fontFiles = '**/*.{ttf,otf,ttc,otc,woff,woff2,TTF,OTF,TTC,OTC,WOFF,WOFF2}';
 /** What licence texts are called that lie beside fonts. */
 const licenceName =
   /^(licen[cs]e|ofl|copying|eula|fontlog|lizenz)([-_. ].*)?$|^.*(licen[cs]e|eula).*\.(txt|md|pdf|html?)$/i;
@@ -71,25 +75,29 @@ function readingFailed(cause: unknown): string {
 }
 
 /**
- * Opens a font file and says what CSS sees of it.
+ * Opens a font file and says what CSS sees of it. A collection gives a source for each of its faces.
  *
  * @throws DenseGlyphError with the file named
  */
-export async function readSource(path: string, base: string): Promise<Source> {
+export async function readSources(path: string, base: string): Promise<Source[]> {
   const shown = relative(base, path).replaceAll('\\', '/') || path;
   const bytes = await readBytes(path, shown);
   return inFile(shown, () => {
-    const opened = openFont(bytes);
-    const { face, findings } = faceStyleOf(opened.font);
-    return {
-      ...opened,
-      path: shown,
-      bytes,
-      face,
-      findings,
-      licence: licenceOf(opened.font),
-      licenceFiles: [],
-    };
+    const fonts = openFonts(bytes);
+    const alone = fonts.length === 1;
+    return fonts.map((opened, i): Source => {
+      const { face, findings } = faceStyleOf(opened.font);
+      return {
+        ...opened,
+        path: alone ? shown : `${shown}#${i + 1}`,
+        bytes,
+        size: alone ? bytes.length : sfntSize(opened.font.tables()),
+        face,
+        findings,
+        licence: licenceOf(opened.font),
+        licenceFiles: [],
+      };
+    });
   });
 }
 

@@ -2,8 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import { cpSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { openFont } from '#src/core/containers/index.js';
 import type { Manifest } from '#src/kit/index.js';
 import { cli, inFolder, tree } from '../support/cli.js';
+import { buildCollection } from '../support/fonts.js';
 import { readSample, root, sampleFonts } from '../support/paths.js';
 
 /** A project with the sample fonts and a config. */
@@ -120,6 +122,25 @@ describe('build', () => {
       await cli(['build'], folder);
       expect(tree(join(folder, 'site/type/faces'))).toHaveLength(1);
       expect(textIn(folder, 'kit.head.html')).not.toContain('preload');
+    }));
+
+  test('the faces of a collection are told apart like files', () =>
+    project({ ...config, families: [{ ...sans, files: 'fonts/all.ttc' }] }, async (folder) => {
+      const faces = ['Regular', 'Bold', 'Italic'].map(
+        (style) => openFont(readSample(`FerrywakeSans-${style}.ttf`)).font,
+      );
+      writeFileSync(join(folder, 'fonts/all.ttc'), buildCollection(faces));
+      expect((await cli(['build'], folder)).err).toBe('');
+      const made = manifestIn(folder).families[0].faces.map(({ weight, style, source }) => [
+        weight,
+        style,
+        source.path,
+      ]);
+      expect(made).toEqual([
+        ['400', 'normal', 'fonts/all.ttc#1'],
+        ['700', 'normal', 'fonts/all.ttc#2'],
+        ['400', 'italic', 'fonts/all.ttc#3'],
+      ]);
     }));
 
   test('a variable file is declared with its range, or the part of it that the config names', () =>

@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { openFont } from '#src/core/containers/index.js';
 import { cli, inFolder, tree } from '../support/cli.js';
+import { buildCollection } from '../support/fonts.js';
 import { filesIn, readSample, root, sampleFonts, vendorFonts } from '../support/paths.js';
 
 describe('convert', () => {
@@ -51,6 +53,39 @@ describe('convert', () => {
       const { code, out } = await cli(['convert', 'slab.ttf', '--to', 'woff2', '--out', 'web'], folder);
       expect(code).toBe(0);
       expect(out).toContain('slab.ttf: its content is otf, whatever its name says');
+    }));
+
+  test('a collection gives all its faces, or the one that is asked for', () =>
+    inFolder(async (folder) => {
+      const names = ['FerrywakeSans-Regular.ttf', 'LampbuoySlab-Bold.otf'];
+      writeFileSync(
+        join(folder, 'both.ttc'),
+        buildCollection(names.map((name) => openFont(readSample(name)).font)),
+      );
+      const convert = (...more: string[]) => cli(['convert', 'both.ttc', '--to', 'woff2', ...more], folder);
+      const all = await convert('--out', 'all');
+      expect(all).toMatchObject({ code: 0, err: '' });
+      expect(all.out).toContain('both.ttc, face 2');
+      expect(tree(join(folder, 'all'))).toEqual(['FerrywakeSans-Regular.woff2', 'LampbuoySlab-Bold.woff2']);
+      await convert('--out', 'two', '--face', '2');
+      await convert('--out', 'named', '--face', 'lampbuoy slab bold');
+      expect([tree(join(folder, 'two')), tree(join(folder, 'named'))]).toEqual([
+        ['LampbuoySlab-Bold.woff2'],
+        ['LampbuoySlab-Bold.woff2'],
+      ]);
+      const alone = await cli(
+        ['convert', join(sampleFonts, names[1]), '--to', 'woff2', '--out', 'alone'],
+        folder,
+      );
+      expect(alone.code).toBe(0);
+      expect(readFileSync(join(folder, 'two/LampbuoySlab-Bold.woff2'))).toEqual(
+        readFileSync(join(folder, 'alone/LampbuoySlab-Bold.woff2')),
+      );
+      expect(await convert('--out', 'none', '--face', '7')).toEqual({
+        code: 2,
+        out: '',
+        err: 'both.ttc: --face: there is no face "7"; it holds 1 Ferrywake Sans, 2 Lampbuoy Slab Bold\n',
+      });
     }));
 
   const whole = new Uint8Array(readSample('TidelogMono-Regular.ttf'));

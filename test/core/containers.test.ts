@@ -5,12 +5,12 @@ import { join } from 'node:path';
 import { checksum } from '#src/core/bytes/checksum.js';
 import { Reader } from '#src/core/bytes/reader.js';
 import { Writer } from '#src/core/bytes/writer.js';
-import { openFont, writeFont, type FontFormat } from '#src/core/containers/index.js';
+import { openFont, openFonts, writeFont, type FontFormat } from '#src/core/containers/index.js';
 import * as numbers from '#src/core/containers/woff2/numbers.js';
 import type { Font } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
 import { glyf, head, hmtx } from '#src/core/tables/index.js';
-import { buildFont, simpleGlyph } from '../support/fonts.js';
+import { buildCollection, buildFont, simpleGlyph } from '../support/fonts.js';
 import { filesIn, readSample, sampleFonts, vendorFonts } from '../support/paths.js';
 
 /** Tables that two fonts don't share byte by byte. */
@@ -209,6 +209,42 @@ test('a written sfnt has the checksums that the standard asks for', () => {
     String.fromCharCode(...bytes.subarray(12 + i * 16, 16 + i * 16)),
   );
   expect(tags).toEqual([...tags].sort());
+});
+
+describe('a collection', () => {
+  const names = ['FerrywakeSans-Regular.ttf', 'FerrywakeSans-Bold.ttf', 'LampbuoySlab-Bold.otf'];
+  const fonts = names.map((name) => openFont(readSample(name)).font);
+  const bytes = buildCollection(fonts);
+
+  test('gives all its faces, each as it is alone', () => {
+    const faces = openFonts(bytes);
+    expect(faces.map(({ format }) => format)).toEqual(['ttf', 'ttf', 'otf']);
+    faces.forEach(({ font }, i) => {
+      expect(differing(font, fonts[i])).toEqual([]);
+      expect(differing(reopened(font, 'woff2').font, reopened(fonts[i], 'woff2').font)).toEqual([]);
+    });
+  });
+
+  test.each([
+    [
+      'of several faces is not one font',
+      bytes,
+      'it is a collection of 3 faces; take the faces apart with convert first',
+    ],
+    ['cut in its header', bytes.slice(0, 14), 'the collection counts 3 fonts'],
+    [
+      'with a face past its end',
+      Uint8Array.from([...bytes.slice(0, 12), 0x7f, ...bytes.slice(13)]),
+      'font 0 of the collection starts past the end',
+    ],
+    [
+      'of an unknown version',
+      Uint8Array.from([...bytes.slice(0, 4), 0, 9, ...bytes.slice(6)]),
+      'version 9 of font collections is not known',
+    ],
+  ])('%s', (_, file, reason) => {
+    expect(() => openFont(file)).toThrow(reason);
+  });
 });
 
 test('outlines of one kind do not go into the format of the other', () => {

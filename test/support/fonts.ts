@@ -1,4 +1,6 @@
+import { Writer } from '#src/core/bytes/writer.js';
 import { fontOf, type Font } from '#src/core/sfnt/font.js';
+import { sfntVersions } from '#src/core/sfnt/read.js';
 import { cmap, glyf, head, hhea, hmtx, loca, maxp, name, os2, post } from '#src/core/tables/index.js';
 
 /** A simple glyph whose bounds follow from its points. */
@@ -120,6 +122,35 @@ export function buildFont(parts: FontParts = {}): Font {
       ...(parts.extra ?? []),
     ]),
   );
+}
+
+/** A collection; tables that fonts have in common are stored once. */
+export function buildCollection(fonts: readonly Font[]): Uint8Array {
+  const writer = new Writer(1024).tag('ttcf').uint16(1).uint16(0).uint32(fonts.length);
+  const offsets = writer.length;
+  writer.write(new Uint8Array(fonts.length * 4));
+  const stored = new Map<string, number>();
+  const directories = fonts.map((font, i) => {
+    writer.patchUint32(offsets + i * 4, writer.length);
+    const start = writer.length;
+    writer.uint32(sfntVersions[font.flavour]).uint16(font.tags.length).write(new Uint8Array(6));
+    writer.write(new Uint8Array(font.tags.length * 16));
+    return start + 12;
+  });
+  fonts.forEach((font, i) => {
+    [...font.tags].sort().forEach((tag, k) => {
+      const bytes = font.bytesOf(tag);
+      const key = Buffer.from(bytes).toString('latin1');
+      let offset = stored.get(key);
+      if (offset === undefined) {
+        stored.set(key, (offset = writer.align(4).length));
+        writer.write(bytes);
+      }
+      const entry = new Writer(16).tag(tag).uint32(0).uint32(offset).uint32(bytes.length);
+      writer.bytes().set(entry.bytes(), directories[i] + k * 16);
+    });
+  });
+  return writer.align(4).bytes().slice();
 }
 
 const headFields: head.Head = {

@@ -5,6 +5,7 @@
 import { plainBytes } from '../bytes/plain.js';
 import { DenseGlyphError } from '../errors.js';
 import type { Font } from '../sfnt/font.js';
+import * as collection from '../sfnt/collection.js';
 import { flavourOf, readSfnt } from '../sfnt/read.js';
 import { writeSfnt } from '../sfnt/write.js';
 import type { FontFormat, OpenedFont, WrittenFont } from './formats.js';
@@ -25,7 +26,6 @@ export const mediaTypes: Record<FontFormat, string> = {
 
 /** First bytes of files that people hand over by mistake, and what they are. */
 const otherFiles: readonly (readonly [string, string, string?])[] = [
-  ['ttcf', 'it is a font collection', 'extract the one face that you need first'],
   ['PK\x03\x04', 'it is a ZIP archive', 'unpack it and give the font files'],
   ['<!DO', 'it is an HTML page', 'download the font itself, not the page that offers it'],
   ['<htm', 'it is an HTML page', 'download the font itself, not the page that offers it'],
@@ -37,9 +37,10 @@ const otherFiles: readonly (readonly [string, string, string?])[] = [
  * Opens a font file of any format that is read. Only the directory is read, where the format allows it.
  *
  * @param file its bytes; they are read later too, and never changed
+ * @returns one font, or all the faces of a collection in their order
  * @throws DenseGlyphError `file-empty`, `not-a-font`, `format-unsupported` and what the format's reader throws
  */
-export function openFont(file: Uint8Array): OpenedFont {
+export function openFonts(file: Uint8Array): OpenedFont[] {
   const bytes = plainBytes(file);
   if (bytes.length === 0) throw new DenseGlyphError('file-empty', 'the file is empty');
   const start = String.fromCharCode(...bytes.subarray(0, 4));
@@ -48,11 +49,31 @@ export function openFont(file: Uint8Array): OpenedFont {
   if (bytes.length < 12)
     throw new DenseGlyphError('not-a-font', `${bytes.length} bytes are too few for a font`);
   const signature = new DataView(bytes.buffer, bytes.byteOffset).getUint32(0);
-  if (signature === woff.signature) return woff.readWoff(bytes);
-  if (signature === woff2Signature) return readWoff2(bytes);
-  const flavour = flavourOf(signature);
-  if (!flavour) throw new DenseGlyphError('not-a-font', 'it does not start like a font file');
-  return { font: readSfnt(bytes), format: flavour === 'cff' ? 'otf' : 'ttf', dropped: [] };
+  if (signature === collection.signature) return collection.readCollection(bytes).map(asOpened);
+  if (signature === woff.signature) return [woff.readWoff(bytes)];
+  if (signature === woff2Signature) return [readWoff2(bytes)];
+  if (!flavourOf(signature)) throw new DenseGlyphError('not-a-font', 'it does not start like a font file');
+  return [asOpened(readSfnt(bytes))];
+}
+
+const asOpened = (font: Font): OpenedFont => ({
+  font,
+  format: font.flavour === 'cff' ? 'otf' : 'ttf',
+  dropped: [],
+});
+
+/**
+ * Opens a file that holds one font; see `openFonts`.
+ *
+ * @throws DenseGlyphError also `format-unsupported` for a collection of several faces
+ */
+export function openFont(file: Uint8Array): OpenedFont {
+  const fonts = openFonts(file);
+  if (fonts.length > 1) {
+    const reason = `it is a collection of ${fonts.length} faces`;
+    throw new DenseGlyphError('format-unsupported', reason, {}, 'take the faces apart with convert first');
+  }
+  return fonts[0];
 }
 
 /**

@@ -24,17 +24,18 @@ export function flavourOf(sfntVersion: number): Flavour | undefined {
 /**
  * Opens an sfnt file. Reads the directory, no table.
  *
+ * @param start where the directory starts, for fonts inside a collection; table offsets count from the file's start
  * @throws DenseGlyphError `not-a-font` or `directory-wrong`
  */
-export function readSfnt(bytes: Uint8Array): Font {
-  const reader = new Reader(bytes, 'table directory');
+export function readSfnt(bytes: Uint8Array, start = 0): Font {
+  const reader = new Reader(bytes, 'table directory').seek(start);
   const flavour = flavours.get(reader.uint32());
   if (!flavour)
     throw new DenseGlyphError('not-a-font', 'the file does not start as a TrueType or OpenType font');
   const numTables = reader.uint16();
   reader.skip(6); // searchRange, entrySelector and rangeShift follow from numTables
   if (numTables === 0 || numTables > maximumTables) {
-    throw wrong(`the table directory counts ${numTables} tables`, 4);
+    throw wrong(`the table directory counts ${numTables} tables`, start + 4);
   }
   if (reader.remaining < numTables * 16) {
     throw wrong(

@@ -8,7 +8,7 @@ export function ledgerFile(kit: MadeKit): string {
       file: part.file,
       sha256: part.sha256,
       family,
-      source: { path: source.path, bytes: source.bytes.length, sha256: sha256(source.bytes) },
+      source: { path: source.path, bytes: source.size, sha256: sha256(source.bytes) },
       // What the font file says of itself; left out where it says nothing.
       stated: {
         copyright: source.licence.copyright,

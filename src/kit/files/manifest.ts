@@ -80,7 +80,7 @@ function manifestFace(face: MadeFace, base: string): ManifestFace {
     display,
     preload,
     preloadReason,
-    source: { path: source.path, bytes: source.bytes.length, sha256: sha256(source.bytes) },
+    source: { path: source.path, bytes: source.size, sha256: sha256(source.bytes) },
     parts: [
       {
         file: part.file,

@@ -90,7 +90,7 @@ function faceArticle(face: MadeFace, role: string): string {
   <h3>${escapeHtml(faceLabel(face))} <output class="state">…</output></h3>
   <dl>
     <dt>File</dt><dd><code>${escapeHtml(part.file)}</code></dd>
-    <dt>Bytes</dt><dd>${kilobytes(part.bytes.length)}, from ${kilobytes(source.bytes.length)} (${escapeHtml(source.path)})</dd>
+    <dt>Bytes</dt><dd>${kilobytes(part.bytes.length)}, from ${kilobytes(source.size)} (${escapeHtml(source.path)})</dd>
     <dt>Preload</dt><dd>${preload ? 'yes' : 'no'}: ${escapeHtml(preloadReason)}</dd>
     ${notes.map((note) => `<dt>Note</dt><dd>${escapeHtml(note)}</dd>`).join('')}
   </dl>
