@@ -1,8 +1,8 @@
 /** What each stable error code means for the caller: who has to act, and what to do. */
 export const errorCodes = {
   'file-empty': { kind: 'input', advice: 'export or download it again' },
-  'not-a-font': { kind: 'input', advice: 'give a TTF, OTF, WOFF or WOFF2 file' },
-  'format-unsupported': { kind: 'input', advice: 'extract a single TTF, OTF, WOFF or WOFF2 file first' },
+  'not-a-font': { kind: 'input', advice: 'give a TTF, OTF, TTC, WOFF or WOFF2 file' },
+  'format-unsupported': { kind: 'input', advice: 'extract a TTF, OTF, TTC, WOFF or WOFF2 file first' },
   'file-cut': { kind: 'input', advice: 'the file is cut or damaged: download or export it again' },
   'directory-wrong': { kind: 'input', advice: 'the file is damaged: download or export it again' },
   'table-missing': { kind: 'input', advice: 'the font is incomplete: export it again with this table' },

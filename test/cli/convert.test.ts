@@ -96,7 +96,7 @@ describe('convert', () => {
     [
       'letter.ttf',
       new TextEncoder().encode('Dear harbour master, the font is attached.'),
-      'letter.ttf: it does not start like a font file; give a TTF, OTF, WOFF or WOFF2 file\n',
+      'letter.ttf: it does not start like a font file; give a TTF, OTF, TTC, WOFF or WOFF2 file\n',
     ],
     [
       'cut.ttf',
