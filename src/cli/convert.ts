@@ -3,7 +3,7 @@ import colors from 'picocolors';
 import { readFileSync } from 'node:fs';
 import { basename, extname, join, relative, resolve } from 'node:path';
 import { openFonts, writeFont, type FontFormat, type OpenedFont } from '../core/containers/index.js';
-import { DenseGlyphError } from '../core/errors.js';
+import { DenseGlyphError, inFile } from '../core/errors.js';
 import { chooseFaces } from './faces.js';
 import { count, kilobytes, share, table } from './format.js';
 import { Reporter, type CommonOptions, type Terminal } from './terminal.js';
@@ -124,7 +124,7 @@ function convertFile(
   folder: string,
   face: string | undefined,
 ): Conversion[] {
-  try {
+  return inFile(input, () => {
     const fonts = openFonts(bytes);
     if (fonts.length === 1 && face === undefined) {
       const outputs = convertFont(fonts[0], basename(input, extname(input)), wanted, folder);
@@ -136,9 +136,7 @@ function convertFile(
       inputBytes: chosen.size,
       outputs: convertFont(chosen, chosen.fileName, wanted, folder),
     }));
-  } catch (cause) {
-    throw cause instanceof DenseGlyphError ? cause.inFile(input) : cause;
-  }
+  });
 }
 
 function convertFont(

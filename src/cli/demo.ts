@@ -44,7 +44,8 @@ async function demo(options: DemoOptions, terminal: Terminal): Promise<void> {
   reporter.progress('building the kit of the sample site');
   const { manifest, folder: kitFolder, changed } = await buildKit(config, base);
   const site = join(folder, config.site!.root);
-  const pages = await linkPages(site, relative(site, kitFolder).replaceAll('\\', '/'));
+  const kit = relative(site, kitFolder).replaceAll('\\', '/');
+  const pages = await linkPages(site, kit);
   reporter.result({ folder, site, pages, kit: relative(folder, kitFolder), manifest });
   const shown = (path: string) => shortest(path, terminal.folder);
   reporter.say(...kitLines(manifest, shown(kitFolder), changed), '');
@@ -54,7 +55,7 @@ async function demo(options: DemoOptions, terminal: Terminal): Promise<void> {
     `${colors.bold('Proof')} ${shown(join(kitFolder, 'proof.html'))}`,
     '      every face at reading sizes, its load state, and a switch that turns web fonts off',
   );
-  if (options.serve) await serve(site, port, reporter);
+  if (options.serve) await serve(site, kit, port, reporter);
   else if (!options.json)
     reporter.say('', 'Next  open them, or see them over HTTP with dense-glyph demo --serve');
 }
@@ -87,7 +88,7 @@ async function linkPages(site: string, kit: string): Promise<string[]> {
   const entries = await readdir(site, { recursive: true });
   const pages = entries
     .map((entry) => entry.replaceAll('\\', '/'))
-    .filter((entry) => /^(?!type\/).*\.html$/.test(entry));
+    .filter((entry) => entry.endsWith('.html') && !entry.startsWith(`${kit}/`));
   const { pathToFileURL } = await import('node:url');
   const { head } = (await import(pathToFileURL(join(site, kit, 'kit.mjs')).href)) as {
     head: (base: string) => string;
@@ -100,12 +101,12 @@ async function linkPages(site: string, kit: string): Promise<string[]> {
   return pages;
 }
 
-async function serve(site: string, port: number, reporter: Reporter): Promise<void> {
+async function serve(site: string, kit: string, port: number, reporter: Reporter): Promise<void> {
   const { serveFolder } = await import('./serve.js');
   const address = await serveFolder(site, port);
   reporter.say(
     '',
-    `${colors.bold('Open')}  ${address}/  and  ${address}/type/proof.html`,
+    `${colors.bold('Open')}  ${address}/  and  ${address}/${kit}/proof.html`,
     '      Ctrl+C ends it',
   );
 }

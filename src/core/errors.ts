@@ -59,3 +59,12 @@ export class DenseGlyphError extends Error {
     return new DenseGlyphError(this.code, this.reason, { file, ...this.place }, this.advice);
   }
 }
+
+/** Runs a computation on a file's bytes; its errors then name the file. */
+export function inFile<Result>(file: string, compute: () => Result): Result {
+  try {
+    return compute();
+  } catch (cause) {
+    throw cause instanceof DenseGlyphError ? cause.inFile(file) : cause;
+  }
+}

@@ -18,7 +18,7 @@ export type { Manifest, ManifestFace, ManifestFamily, ManifestPart } from './fil
 export { makeKit } from './make.js';
 export type { KitAddress } from './made.js';
 export { faceLabel, planKit, type KitPlan, type PlannedFace, type PlannedFamily } from './plan.js';
-export { expandPaths, inFile, readSources, type Source } from './sources.js';
+export { expandPaths, readSources, type Source } from './sources.js';
 export { writeKitFolder, writeWhole } from './write.js';
 export { version };
 

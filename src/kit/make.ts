@@ -12,7 +12,7 @@ import { proofFile } from './files/proof.js';
 import { stylesheetFile } from './files/stylesheet.js';
 import type { KitPlan, PlannedFace } from './plan.js';
 import type { KitAddress, MadeFace, MadeFamily, MadeKit, Part } from './made.js';
-import { inFile } from './sources.js';
+import { inFile } from '../core/errors.js';
 
 /**
  * The kit as files in memory. The same plan gives the same bytes.

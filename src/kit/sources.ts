@@ -3,7 +3,7 @@ import { dirname, join, relative, resolve } from 'node:path';
 import { escapePath, glob, isDynamicPattern } from 'tinyglobby';
 import { openFonts, type OpenedFont } from '../core/containers/index.js';
 import { faceStyleOf, type FaceStyle, type Finding } from '../core/css/index.js';
-import { DenseGlyphError } from '../core/errors.js';
+import { DenseGlyphError, inFile } from '../core/errors.js';
 import { licenceOf, type StatedLicence } from '../core/sfnt/licence.js';
 import { sfntSize } from '../core/sfnt/write.js';
 
@@ -113,13 +113,4 @@ export async function withLicenceFiles(sources: readonly Source[], base: string)
     );
   }
   return sources.map((source) => ({ ...source, licenceFiles: texts.get(dirname(source.path))! }));
-}
-
-/** Runs a computation on a file's bytes; its errors then name the file. */
-export function inFile<Result>(file: string, compute: () => Result): Result {
-  try {
-    return compute();
-  } catch (cause) {
-    throw cause instanceof DenseGlyphError ? cause.inFile(file) : cause;
-  }
 }

@@ -81,8 +81,9 @@ export async function writeKitFolder(
     });
   } finally {
     await rm(fresh, { recursive: true, force: true });
-    await rm(old, { recursive: true, force: true });
   }
+  // Only now: if the swap failed and the old kit could not go back, it is still there under its other name.
+  await rm(old, { recursive: true, force: true });
   return true;
 }
 

@@ -308,6 +308,12 @@ describe('bad input', () => {
       'the directory says',
     ],
     [
+      'a WOFF whose table claims gigabytes',
+      patched(woff, Buffer.from(woff).indexOf('glyf') + 12, 0x7f),
+      'size-false',
+      'more than any font has',
+    ],
+    [
       'a WOFF with damaged data',
       patched(woff, woff.length - 3000, ...new Array<number>(2000).fill(255)),
       'compression-damaged',

@@ -19,6 +19,9 @@ export interface WrittenFont {
   dropped: string[];
 }
 
+/** Bytes: the largest fonts in use stay under 100 MB; what claims to be larger is not decompressed. */
+export const maximumFontSize = 256 * 1024 * 1024;
+
 /**
  * What WOFF 1.0 and 2.0 headers have in common: after the signature the flavour, then the length of the file.
  *

@@ -9,7 +9,13 @@ import { DenseGlyphError } from '../errors.js';
 import { Font } from '../sfnt/font.js';
 import { maximumTables, readSfnt, sfntVersions } from '../sfnt/read.js';
 import { compareTags, sfntSize, writeSfnt } from '../sfnt/write.js';
-import { droppedBlocks, readWoffStart, type OpenedFont, type WrittenFont } from './formats.js';
+import {
+  droppedBlocks,
+  maximumFontSize,
+  readWoffStart,
+  type OpenedFont,
+  type WrittenFont,
+} from './formats.js';
 
 export const signature = 0x774f4646; // 'wOFF'
 
@@ -25,7 +31,7 @@ interface Entry {
 /**
  * Opens a WOFF 1.0 file. Reads the directory; a table is inflated when it is asked for.
  *
- * @throws DenseGlyphError `not-a-font`, `file-cut` or `directory-wrong`
+ * @throws DenseGlyphError `not-a-font`, `file-cut`, `directory-wrong` or `size-false`
  */
 export function readWoff(bytes: Uint8Array): OpenedFont {
   const reader = new Reader(bytes, 'WOFF header');
@@ -49,6 +55,11 @@ export function readWoff(bytes: Uint8Array): OpenedFont {
     if (entries.has(tag))
       throw new DenseGlyphError('directory-wrong', `the directory lists ${tag.trim()} twice`);
     entries.set(tag, entry);
+  }
+
+  const declared = [...entries.values()].reduce((sum, { origLength }) => sum + origLength, 0);
+  if (declared > maximumFontSize) {
+    throw new DenseGlyphError('size-false', `the directory says ${declared} bytes, more than any font has`);
   }
 
   const inflated = new Map<string, Uint8Array>();

@@ -46,7 +46,8 @@ const widestLine = 1100;
 /** As many whole words as fit into so many characters. */
 function firstWords(text: string, characters: number): string {
   if (text.length <= characters) return text;
-  return text.slice(0, text.lastIndexOf(' ', characters)) || text.slice(0, characters);
+  const lastSpace = text.lastIndexOf(' ', characters);
+  return text.slice(0, lastSpace > 0 ? lastSpace : characters);
 }
 
 const count = (number: number, noun: string) => `${number} ${noun}${number === 1 ? '' : 's'}`;

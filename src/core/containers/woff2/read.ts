@@ -6,13 +6,10 @@ import { Reader } from '../../bytes/reader.js';
 import { DenseGlyphError } from '../../errors.js';
 import { fontOf } from '../../sfnt/font.js';
 import * as hhea from '../../tables/hhea.js';
-import { droppedBlocks, readWoffStart, type OpenedFont } from '../formats.js';
+import { droppedBlocks, maximumFontSize, readWoffStart, type OpenedFont } from '../formats.js';
 import { headerSize, readDirectory, type DirectoryEntry } from './directory.js';
 import { rebuildGlyf, type RebuiltGlyf } from './glyf-transform.js';
 import { rebuildHmtx } from './hmtx-transform.js';
-
-/** The largest fonts in use stay under 100 MB; what claims to be larger is not decompressed. */
-const maximumStreamSize = 256 * 1024 * 1024;
 
 /**
  * Opens a WOFF 2.0 file. All tables share one compressed stream, so all of it is decompressed here.
@@ -48,7 +45,7 @@ const storedLength = (entry: DirectoryEntry) => entry.transformLength ?? entry.o
 
 function decompress(compressed: Uint8Array, entries: readonly DirectoryEntry[]): Uint8Array {
   const declared = entries.reduce((sum, entry) => sum + storedLength(entry), 0);
-  if (declared > maximumStreamSize) {
+  if (declared > maximumFontSize) {
     throw new DenseGlyphError('size-false', `the directory says ${declared} bytes, more than any font has`);
   }
   let stream: Uint8Array;
