@@ -10,7 +10,7 @@ export interface CommandModule {
 export const commands: readonly { name: string; summary: string; load: () => Promise<CommandModule> }[] = [
   {
     name: 'convert',
-    summary: 'convert font files to woff2, woff, ttf or otf without a loss',
+    summary: 'convert font files between woff2, woff, ttf, otf, eot and svg',
     load: () => import('./convert.js'),
   },
   { name: 'build', summary: 'make the kit that the config describes', load: () => import('./build.js') },

@@ -2,18 +2,26 @@ import type { Command } from 'commander';
 import colors from 'picocolors';
 import { readFileSync } from 'node:fs';
 import { basename, extname, join, relative, resolve } from 'node:path';
-import { openFonts, writeFont, type FontFormat, type OpenedFont } from '../core/containers/index.js';
+import {
+  fontFormats as formats,
+  openFonts,
+  writeFont,
+  type FontFormat,
+  type OpenedFont,
+  type WriteOptions,
+} from '../core/containers/index.js';
 import { DenseGlyphError, inFile } from '../core/errors.js';
 import { chooseFaces } from './faces.js';
 import { count, kilobytes, share, table } from './format.js';
+import type { NamedFile } from '../kit/named-file.js';
 import { Reporter, type CommonOptions, type Terminal } from './terminal.js';
-
-const formats: readonly FontFormat[] = ['woff2', 'woff', 'ttf', 'otf'];
 
 interface ConvertOptions extends CommonOptions {
   to?: string;
   out?: string;
   face?: string;
+  tolerance?: string;
+  smallest?: boolean;
 }
 
 interface Conversion {
@@ -28,14 +36,17 @@ interface Output {
   format: FontFormat;
   bytes: Uint8Array;
   dropped: string[];
+  points?: { before: number; after: number };
 }
 
 export function configure(command: Command, terminal: Terminal): void {
   command
-    .argument('<fonts...>', 'font files, folders or globs')
+    .argument('<fonts...>', 'font files, archives, folders or globs')
     .option('--to <formats>', `one or more of ${formats.join(', ')}, separated by commas`)
     .option('--out <dir>', 'the folder to write to')
     .option('--face <which>', 'of a collection only this face: its number from 1, or its name')
+    .option('--tolerance <em>', 'how far a curve may stray where CFF outlines become TrueType', '1/2000')
+    .option('--smallest', 'search longer for the smallest woff; takes some seconds a font')
     .addHelpText('after', '\nExample:\n  dense-glyph convert fonts/*.ttf --to woff2 --out site/type\n')
     .action((fonts: string[], options: ConvertOptions) => convert(fonts, options, terminal));
 }
@@ -47,23 +58,28 @@ async function convert(fonts: string[], options: ConvertOptions, terminal: Termi
   const folder = resolve(terminal.folder, required('--out', options.out));
   const conversions: Conversion[] = [];
   const taken = new Map<string, string>();
+  const order: Order = {
+    wanted,
+    folder,
+    face: options.face,
+    smallest: options.smallest === true,
+    writeOptions: { tolerance: readTolerance(options.tolerance) },
+  };
   for (const [i, path] of paths.entries()) {
     const input = relative(terminal.folder, path) || path;
     reporter.progress(`${i + 1} of ${paths.length}: ${input}`);
-    for (const conversion of convertFile(input, read(path, input), wanted, folder, options.face)) {
-      conversions.push(conversion);
-      for (const output of conversion.outputs) {
-        const other = output.path === path ? input : taken.get(output.path);
-        if (other) {
-          const reason = `${output.path} would be written over by ${conversion.input} and ${other}`;
-          throw new DenseGlyphError(
-            'call-invalid',
-            reason,
-            {},
-            'choose another --out, or convert them one by one',
-          );
+    for (const file of await fontsIn(input, read(path, input))) {
+      for (const conversion of await convertFile(file, order)) {
+        conversions.push(conversion);
+        for (const output of conversion.outputs) {
+          const other = output.path === path ? input : taken.get(output.path);
+          if (other) {
+            const reason = `${output.path} would be written over by ${conversion.input} and ${other}`;
+            const advice = 'choose another --out, or convert them one by one';
+            throw new DenseGlyphError('call-invalid', reason, {}, advice);
+          }
+          taken.set(output.path, conversion.input);
         }
-        taken.set(output.path, conversion.input);
       }
     }
   }
@@ -83,7 +99,7 @@ function required(option: string, value: string | undefined): string {
 
 /** Globs and folders take a library that a plain file doesn't need. */
 async function fontPaths(fonts: readonly string[], folder: string): Promise<string[]> {
-  if (fonts.every((font) => /^[^*?[\]{}()!]+\.(ttf|otf|ttc|otc|woff2?)$/i.test(font))) {
+  if (fonts.every((font) => /^[^*?[\]{}()!]+\.(ttf|otf|ttc|otc|woff2?|eot|zip)$/i.test(font))) {
     return [...new Set(fonts.map((font) => resolve(folder, font)))];
   }
   const { expandPaths } = await import('../kit/sources.js');
@@ -102,6 +118,25 @@ function read(path: string, shown: string): Uint8Array {
   }
 }
 
+/** The file itself, or the fonts of an archive. */
+async function fontsIn(path: string, bytes: Uint8Array): Promise<NamedFile[]> {
+  const { isArchive, readArchive } = bytes[0] === 0x50 ? await import('../kit/archive.js') : {};
+  if (!isArchive?.(bytes) || !readArchive) return [{ path, bytes }];
+  const { fonts } = await readArchive(bytes).catch((cause: unknown) => {
+    throw cause instanceof DenseGlyphError ? cause.inFile(path) : cause;
+  });
+  return fonts.map((font) => ({ ...font, path: `${path}/${font.path}` }));
+}
+
+/** A part of the em, as a number or as a fraction. */
+function readTolerance(text = ''): number {
+  const [, over, under = '1'] = /^([\d.]+)(?:\/([\d.]+))?$/.exec(text.trim()) ?? [];
+  const tolerance = Number(over) / Number(under);
+  if (tolerance > 0 && tolerance <= 0.1) return tolerance;
+  const reason = `--tolerance: "${text}" is not a part of the em`;
+  throw new DenseGlyphError('call-invalid', reason, {}, 'write a fraction up to 1/10, as in 1/2000');
+}
+
 function readFormats(text: string): FontFormat[] {
   const wanted = text.split(',').map((name) => name.trim().toLowerCase().replace(/^\./, ''));
   for (const name of wanted) {
@@ -116,44 +151,43 @@ function readFormats(text: string): FontFormat[] {
   return [...new Set(wanted)] as FontFormat[];
 }
 
-/** One conversion for a font, and one for each face of a collection that is asked for. */
-function convertFile(
-  input: string,
-  bytes: Uint8Array,
-  wanted: readonly FontFormat[],
-  folder: string,
-  face: string | undefined,
-): Conversion[] {
-  return inFile(input, () => {
-    const fonts = openFonts(bytes);
-    if (fonts.length === 1 && face === undefined) {
-      const outputs = convertFont(fonts[0], basename(input, extname(input)), wanted, folder);
-      return [{ input, inputFormat: fonts[0].format, inputBytes: bytes.length, outputs }];
-    }
-    return chooseFaces(fonts, face).map((chosen) => ({
-      input: `${input}, face ${chosen.number}`,
-      inputFormat: chosen.format,
-      inputBytes: chosen.size,
-      outputs: convertFont(chosen, chosen.fileName, wanted, folder),
-    }));
-  });
+/** What a call asks for. */
+interface Order {
+  wanted: readonly FontFormat[];
+  /** The folder that is written to. */
+  folder: string;
+  face: string | undefined;
+  smallest: boolean;
+  writeOptions: WriteOptions;
 }
 
-function convertFont(
-  opened: OpenedFont,
-  name: string,
-  wanted: readonly FontFormat[],
-  folder: string,
-): Output[] {
-  return wanted.map((to) => {
-    const { bytes, dropped } = writeFont(opened.font, to);
-    return {
-      path: join(folder, `${name}.${to}`),
-      format: to,
-      bytes,
-      dropped: [...opened.dropped, ...dropped],
-    };
-  });
+/** One conversion for a font, and one for each face of a collection that is asked for. */
+async function convertFile({ path, bytes }: NamedFile, order: Order): Promise<Conversion[]> {
+  const fonts = inFile(path, () => openFonts(bytes));
+  const alone = fonts.length === 1 && order.face === undefined;
+  const conversions: Conversion[] = [];
+  for (const face of inFile(path, () => chooseFaces(fonts, order.face))) {
+    conversions.push({
+      input: alone ? path : `${path}, face ${face.number}`,
+      inputFormat: face.format,
+      inputBytes: alone ? bytes.length : face.size,
+      outputs: await convertFont(face, alone ? basename(path, extname(path)) : face.fileName, path, order),
+    });
+  }
+  return conversions;
+}
+
+async function convertFont(opened: OpenedFont, name: string, path: string, order: Order): Promise<Output[]> {
+  const outputs: Output[] = [];
+  for (const format of order.wanted) {
+    const { dropped, ...written } =
+      format === 'woff' && order.smallest
+        ? await (await import('../kit/smallest-woff.js')).smallestWoff(opened.font)
+        : inFile(path, () => writeFont(opened.font, format, order.writeOptions));
+    const output = join(order.folder, `${name}.${format}`);
+    outputs.push({ path: output, format, ...written, dropped: [...opened.dropped, ...dropped] });
+  }
+  return outputs;
 }
 
 function tell(reporter: Reporter, conversions: readonly Conversion[], folder: string): void {
@@ -190,7 +224,13 @@ function tell(reporter: Reporter, conversions: readonly Conversion[], folder: st
     const extension = extname(input).slice(1).toLowerCase();
     if (formats.includes(extension as FontFormat) && extension !== inputFormat)
       reporter.say(`${input}: its content is ${inputFormat}, whatever its name says`);
-    for (const { path, dropped } of outputs) {
+    for (const { path, dropped, points } of outputs) {
+      if (points) {
+        const { before, after } = points;
+        reporter.say(
+          `${shown(path)}: TrueType outlines with ${after} points; the CFF outlines had ${before}`,
+        );
+      }
       if (dropped.length > 0) reporter.say(`${shown(path)}: left out ${dropped.join(', ')}`);
     }
   }

@@ -1,14 +1,19 @@
 /** What each stable error code means for the caller: who has to act, and what to do. */
 export const errorCodes = {
   'file-empty': { kind: 'input', advice: 'export or download it again' },
-  'not-a-font': { kind: 'input', advice: 'give a TTF, OTF, TTC, WOFF or WOFF2 file' },
-  'format-unsupported': { kind: 'input', advice: 'extract a TTF, OTF, TTC, WOFF or WOFF2 file first' },
+  'not-a-font': { kind: 'input', advice: 'give a TTF, OTF, TTC, WOFF, WOFF2, EOT or ZIP file' },
+  'format-unsupported': { kind: 'input', advice: 'get a TTF, OTF, TTC, WOFF or WOFF2 file of it' },
   'file-cut': { kind: 'input', advice: 'the file is cut or damaged: download or export it again' },
   'directory-wrong': { kind: 'input', advice: 'the file is damaged: download or export it again' },
   'table-missing': { kind: 'input', advice: 'the font is incomplete: export it again with this table' },
   'table-damaged': { kind: 'input', advice: 'the file is damaged: download or export it again' },
   'size-false': { kind: 'input', advice: 'the file is damaged: make it again from its source' },
   'compression-damaged': { kind: 'input', advice: 'the file is damaged: download or export it again' },
+  'archive-damaged': {
+    kind: 'input',
+    advice: 'download the archive again, or unpack it and give the folder',
+  },
+  'archive-unsafe': { kind: 'input', advice: 'do not unpack it: get the fonts from their maker' },
   'file-unreadable': { kind: 'input', advice: 'check the path and its permissions' },
   'call-invalid': { kind: 'call', advice: 'see --help for the options' },
   'conversion-impossible': { kind: 'call', advice: 'choose another format' },

@@ -3,15 +3,26 @@
  */
 export { DenseGlyphError, errorCodes, type ErrorCode, type Place } from './errors.js';
 export {
+  fontFormats,
   mediaTypes,
   openFont,
   openFonts,
   writeFont,
   type FontFormat,
   type OpenedFont,
+  type WriteOptions,
   type WrittenFont,
 } from './containers/index.js';
 export { Font, fontOf, type Flavour, type TableModule } from './sfnt/font.js';
+export {
+  outlinesOf,
+  Outline,
+  svgPathData,
+  toTrueType,
+  type GlyphOutlines,
+  type OutlineSink,
+  type TrueTypeConversion,
+} from './outlines/index.js';
 export { licenceOf, type StatedLicence } from './sfnt/licence.js';
 export * as tables from './tables/index.js';
 export * from './css/index.js';

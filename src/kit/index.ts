@@ -7,7 +7,7 @@ import type { KitConfig } from './config.js';
 import type { Manifest } from './files/manifest.js';
 import { makeKit } from './make.js';
 import { planKit } from './plan.js';
-import { expandPaths, readBytes, readSources, withLicenceFiles, type Source } from './sources.js';
+import { expandPaths, readSources, type Source } from './sources.js';
 import { version } from './version.js';
 import { writeKitFolder } from './write.js';
 
@@ -42,17 +42,12 @@ export async function buildKit(config: KitConfig, base: string): Promise<BuiltKi
   for (const { files } of config.families) {
     const paths = await expandPaths(files, base);
     const opened = await Promise.all(paths.map((path) => readSources(path, base)));
-    sources.push(await withLicenceFiles(opened.flat(), base));
+    sources.push(opened.flat());
   }
   const plan = planKit(config, sources);
-  const licenceFiles = new Set(
-    plan.families.flatMap(({ faces }) => faces.flatMap(({ source }) => source.licenceFiles)),
-  );
-  const texts = new Map<string, Uint8Array>();
-  for (const file of licenceFiles) texts.set(file, await readBytes(resolve(base, file), file));
 
   const folder = resolve(base, config.output.folder);
-  const files = makeKit(plan, addressOf(config, base), texts, version());
+  const files = makeKit(plan, addressOf(config, base), version());
   const manifest = JSON.parse(new TextDecoder().decode(files.get('kit.json'))) as Manifest;
   return { manifest, folder, changed: await writeKitFolder(folder, files) };
 }

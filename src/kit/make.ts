@@ -14,17 +14,8 @@ import type { KitPlan, PlannedFace } from './plan.js';
 import type { KitAddress, MadeFace, MadeFamily, MadeKit, Part } from './made.js';
 import { inFile } from '../core/errors.js';
 
-/**
- * The kit as files in memory. The same plan gives the same bytes.
- *
- * @param licenceTexts the bytes of the licence files that the sources name, by their path
- */
-export function makeKit(
-  plan: KitPlan,
-  address: KitAddress,
-  licenceTexts: ReadonlyMap<string, Uint8Array>,
-  version: string,
-): Map<string, Uint8Array> {
+/** The kit as files in memory. The same plan gives the same bytes. */
+export function makeKit(plan: KitPlan, address: KitAddress, version: string): Map<string, Uint8Array> {
   const families = plan.families.map((family): MadeFamily => ({
     ...family,
     faces: family.faces.map(makeFace),
@@ -33,7 +24,7 @@ export function makeKit(
   for (const { faces } of families) {
     for (const { part } of faces) kit.files.set(part.file, part.bytes);
   }
-  addLicences(kit, licenceTexts);
+  addLicences(kit);
   const text = (path: string, content: string) => kit.files.set(path, new TextEncoder().encode(content));
   text('kit.css', stylesheetFile(kit));
   text('kit.head.html', headFile(kit));
@@ -68,11 +59,10 @@ function makeFace(face: PlannedFace): MadeFace {
 }
 
 /** Texts of the same name but different content keep apart by the family's name. */
-function addLicences(kit: MadeKit, texts: ReadonlyMap<string, Uint8Array>): void {
+function addLicences(kit: MadeKit): void {
   for (const { family, faces } of kit.families) {
-    for (const origin of new Set(faces.flatMap(({ source }) => source.licenceFiles))) {
-      const bytes = texts.get(origin);
-      if (!bytes) continue;
+    for (const { path: origin, bytes } of faces.flatMap(({ source }) => source.licenceTexts)) {
+      if (kit.licences.has(origin)) continue;
       let path = `licences/${basename(origin)}`;
       const taken = kit.files.get(path);
       if (taken && Buffer.compare(taken, bytes) !== 0) path = `licences/${slug(family)}-${basename(origin)}`;

@@ -1,11 +1,14 @@
-import { readFile, readdir, stat } from 'node:fs/promises';
-import { dirname, join, relative, resolve } from 'node:path';
+import { readFile, stat } from 'node:fs/promises';
+import { dirname, relative, resolve } from 'node:path';
 import { escapePath, glob, isDynamicPattern } from 'tinyglobby';
 import { openFonts, type OpenedFont } from '../core/containers/index.js';
 import { faceStyleOf, type FaceStyle, type Finding } from '../core/css/index.js';
 import { DenseGlyphError, inFile } from '../core/errors.js';
 import { licenceOf, type StatedLicence } from '../core/sfnt/licence.js';
 import { sfntSize } from '../core/sfnt/write.js';
+import { isArchive, readArchive } from './archive.js';
+import { licenceTextsAround, licenceTextsIn } from './licence-texts.js';
+import type { NamedFile } from './named-file.js';
 
 /** A font file that the user supplies, opened. */
 export interface Source extends OpenedFont {
@@ -18,14 +21,11 @@ export interface Source extends OpenedFont {
   face: FaceStyle;
   findings: Finding[];
   licence: StatedLicence;
-  /** Licence texts in the same folder, relative to the config. */
-  licenceFiles: string[];
+  /** Texts that lie beside it. */
+  licenceTexts: NamedFile[];
 }
 
-const fontFiles = '**/*.{ttf,otf,ttc,otc,woff,woff2,TTF,OTF,TTC,OTC,WOFF,WOFF2}';
-/** What licence texts are called that lie beside fonts. */
-const licenceName =
-  /^(licen[cs]e|ofl|copying|eula|fontlog|lizenz)([-_. ].*)?$|^.*(licen[cs]e|eula).*\.(txt|md|pdf|html?)$/i;
+const fontFiles = '**/*.{ttf,otf,ttc,otc,woff,woff2,eot,zip,TTF,OTF,TTC,OTC,WOFF,WOFF2,EOT,ZIP}';
 
 /**
  * The paths that files, folders and globs stand for, sorted, each once.
@@ -75,42 +75,44 @@ function readingFailed(cause: unknown): string {
 }
 
 /**
- * Opens a font file and says what CSS sees of it. A collection gives a source for each of its faces.
+ * Opens a font file, or an archive of some, and says what CSS sees of each font. A collection gives a source for each
+ * of its faces.
  *
  * @throws DenseGlyphError with the file named
  */
 export async function readSources(path: string, base: string): Promise<Source[]> {
   const shown = relative(base, path).replaceAll('\\', '/') || path;
   const bytes = await readBytes(path, shown);
-  return inFile(shown, () => {
+  if (!isArchive(bytes)) {
+    return sourcesOf({ path: shown, bytes }, await licenceTextsIn(dirname(shown), base));
+  }
+  const archive = await readArchive(bytes).catch((cause: unknown) => {
+    throw cause instanceof DenseGlyphError ? cause.inFile(shown) : cause;
+  });
+  const within = (file: NamedFile): NamedFile => ({ ...file, path: `${shown}/${file.path}` });
+  return archive.fonts.flatMap((file) => {
+    const texts = licenceTextsAround(file.path, archive.licenceTexts);
+    return sourcesOf(within(file), texts.map(within));
+  });
+}
+
+function sourcesOf(file: NamedFile, licenceTexts: NamedFile[]): Source[] {
+  const { path, bytes } = file;
+  return inFile(path, () => {
     const fonts = openFonts(bytes);
     const alone = fonts.length === 1;
     return fonts.map((opened, i): Source => {
       const { face, findings } = faceStyleOf(opened.font);
       return {
         ...opened,
-        path: alone ? shown : `${shown}#${i + 1}`,
+        path: alone ? path : `${path}#${i + 1}`,
         bytes,
         size: alone ? bytes.length : sfntSize(opened.font.tables()),
         face,
         findings,
         licence: licenceOf(opened.font),
-        licenceFiles: [],
+        licenceTexts,
       };
     });
   });
-}
-
-/** The sources with the licence texts that lie beside them. */
-export async function withLicenceFiles(sources: readonly Source[], base: string): Promise<Source[]> {
-  const texts = new Map<string, string[]>();
-  for (const folder of new Set(sources.map(({ path }) => dirname(path)))) {
-    const names = await readdir(resolve(base, folder)).catch(() => []);
-    const files = names.filter((name) => licenceName.test(name)).sort();
-    texts.set(
-      folder,
-      files.map((name) => join(folder, name).replaceAll('\\', '/')),
-    );
-  }
-  return sources.map((source) => ({ ...source, licenceFiles: texts.get(dirname(source.path))! }));
 }

@@ -3,6 +3,7 @@ import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openFont } from '#src/core/containers/index.js';
 import { cli, inFolder, tree } from '../support/cli.js';
+import { zipOf } from '../support/archives.js';
 import { buildCollection } from '../support/fonts.js';
 import { filesIn, readSample, root, sampleFonts, vendorFonts } from '../support/paths.js';
 
@@ -88,6 +89,55 @@ describe('convert', () => {
       });
     }));
 
+  test('an archive gives its fonts, whatever they are called', () =>
+    inFolder(async (folder) => {
+      const files = {
+        'fonts/Slab.otf': readSample('LampbuoySlab-Bold.otf'),
+        'fonts/web/mono': readSample('TidelogMono-Regular.ttf'),
+        'OFL.txt': readFileSync(join(sampleFonts, 'OFL.txt')),
+      };
+      writeFileSync(join(folder, 'download.zip'), await zipOf(files));
+      const { code, out } = await cli(['convert', 'download.zip', '--to', 'woff2', '--out', 'web'], folder);
+      expect(code).toBe(0);
+      expect(out).toContain('download.zip/fonts/Slab.otf');
+      expect(tree(join(folder, 'web'))).toEqual(['Slab.woff2', 'mono.woff2']);
+      writeFileSync(join(folder, 'nothing.zip'), await zipOf({ 'OFL.txt': files['OFL.txt'] }));
+      expect(await cli(['convert', 'nothing.zip', '--to', 'woff2', '--out', 'web'], folder)).toEqual({
+        code: 3,
+        out: '',
+        err: 'nothing.zip: there is no font in the archive; look for the fonts elsewhere\n',
+      });
+    }));
+
+  test('CFF outlines become TrueType outlines where the format needs them, and the report counts points', () =>
+    inFolder(async (folder) => {
+      writeFileSync(join(folder, 'slab.otf'), readSample('LampbuoySlab-Bold.otf'));
+      const convert = (to: string, ...more: string[]) =>
+        cli(['convert', 'slab.otf', '--to', to, '--out', '.', ...more], folder);
+      const exact = await convert('ttf');
+      const [, after, before] =
+        /slab\.ttf: TrueType outlines with (\d+) points; the CFF outlines had (\d+)/.exec(exact.out)!;
+      const coarse = JSON.parse((await convert('ttf,eot', '--tolerance', '0.01', '--json')).out) as {
+        conversions: { outputs: { points: { before: number; after: number } }[] }[];
+      };
+      const [ttf, eot] = coarse.conversions[0].outputs;
+      expect(ttf.points).toEqual(eot.points);
+      expect(ttf.points.before).toBe(+before);
+      expect(ttf.points.after).toBeLessThan(+after);
+      const svg = await convert('svg');
+      expect(svg.out).toContain('slab.svg: left out features and kerning, glyphs without a character');
+    }));
+
+  test('a longer search makes a smaller WOFF with the same tables', () =>
+    inFolder(async (folder) => {
+      writeFileSync(join(folder, 'mono.ttf'), whole);
+      await cli(['convert', 'mono.ttf', '--to', 'woff', '--out', 'quick'], folder);
+      await cli(['convert', 'mono.ttf', '--to', 'woff', '--out', 'small', '--smallest'], folder);
+      const [quick, small] = ['quick', 'small'].map((name) => readFileSync(join(folder, name, 'mono.woff')));
+      expect(small.length).toBeLessThan(quick.length * 0.99);
+      expect(openFont(small).font.tables()).toEqual(openFont(quick).font.tables());
+    }));
+
   const whole = new Uint8Array(readSample('TidelogMono-Regular.ttf'));
   const wrongOffset = whole.slice();
   wrongOffset[12 + 8] = 0x7f;
@@ -96,7 +146,7 @@ describe('convert', () => {
     [
       'letter.ttf',
       new TextEncoder().encode('Dear harbour master, the font is attached.'),
-      'letter.ttf: it does not start like a font file; give a TTF, OTF, TTC, WOFF or WOFF2 file\n',
+      'letter.ttf: it does not start like a font file; give a TTF, OTF, TTC, WOFF, WOFF2, EOT or ZIP file\n',
     ],
     [
       'cut.ttf',
@@ -138,12 +188,16 @@ describe('convert', () => {
 
   test.each([
     [
-      ['mono.ttf', '--to', 'eot', '--out', 'web'],
-      '--to: "eot" is not a format; choose from woff2, woff, ttf, otf',
+      ['mono.ttf', '--to', 'pfb', '--out', 'web'],
+      '--to: "pfb" is not a format; choose from woff2, woff, ttf, otf, eot, svg',
+    ],
+    [
+      ['mono.ttf', '--to', 'eot', '--out', 'web', '--tolerance', '2'],
+      '--tolerance: "2" is not a part of the em; write a fraction up to 1/10, as in 1/2000',
     ],
     [
       ['mono.ttf', '--to', 'otf', '--out', 'web'],
-      'mono.ttf: the font has TrueType outlines, which go into .ttf, not .otf; convert --to ttf',
+      'mono.ttf: the font has TrueType outlines; drawing them as CFF outlines would only make it larger; convert it to',
     ],
     [['mono.ttf', '--to', 'ttf', '--out', '.'], 'mono.ttf would be written over by mono.ttf and mono.ttf'],
     [['mono.ttf', '--out', 'web'], '--to is missing; see dense-glyph convert --help'],

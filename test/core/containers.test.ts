@@ -6,11 +6,12 @@ import { checksum } from '#src/core/bytes/checksum.js';
 import { Reader } from '#src/core/bytes/reader.js';
 import { Writer } from '#src/core/bytes/writer.js';
 import { openFont, openFonts, writeFont, type FontFormat } from '#src/core/containers/index.js';
+import { readCollectionDirectory } from '#src/core/containers/woff2/directory.js';
 import * as numbers from '#src/core/containers/woff2/numbers.js';
 import type { Font } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
 import { glyf, head, hmtx } from '#src/core/tables/index.js';
-import { buildCollection, buildFont, simpleGlyph } from '../support/fonts.js';
+import { buildCollection, buildFont, buildWoff2Collection, simpleGlyph } from '../support/fonts.js';
 import { filesIn, readSample, sampleFonts, vendorFonts } from '../support/paths.js';
 
 /** Tables that two fonts don't share byte by byte. */
@@ -225,6 +226,20 @@ describe('a collection', () => {
     });
   });
 
+  test('in WOFF2 gives the same faces, with outlines transformed or not', () => {
+    const faces = openFonts(buildWoff2Collection(fonts));
+    expect(faces.map(({ font }, i) => differing(font, fonts[i]))).toEqual([[], [], []]);
+  });
+
+  test.each([
+    ['that names a table that is not there', 0x00010000, [1, 1, 0, 1, 0, 0, 9], 'font 0 names table 9 of 2'],
+    ['of no fonts', 0x00010000, [0], 'the collection counts 0 fonts'],
+    ['of an unknown version', 0x00030000, [1], 'version 196608 of font collections is not known'],
+  ])('in WOFF2 %s is refused', (_, version, directory, reason) => {
+    const writer = new Writer().uint32(version).write(Uint8Array.from(directory));
+    expect(() => readCollectionDirectory(new Reader(writer.bytes(), 'WOFF2 header'), 2)).toThrow(reason);
+  });
+
   test.each([
     [
       'of several faces is not one font',
@@ -247,10 +262,61 @@ describe('a collection', () => {
   });
 });
 
-test('outlines of one kind do not go into the format of the other', () => {
-  const { font } = openFont(readSample('LampbuoySlab-Bold.otf'));
-  expect(() => writeFont(font, 'ttf')).toThrow(
-    'the font has CFF outlines, which go into .otf, not .ttf; convert --to otf',
+describe('EOT', () => {
+  const { font } = openFont(readSample('FerrywakeSans-BoldItalic.ttf'));
+  const bytes = writeFont(font, 'eot').bytes;
+  const view = (file: Uint8Array) => new DataView(file.buffer, file.byteOffset, file.byteLength);
+  const withFlags = (flags: number) => {
+    const copy = bytes.slice();
+    view(copy).setUint32(12, flags, true);
+    return copy;
+  };
+
+  test('comes back as it was', () => {
+    const again = openFont(bytes);
+    expect(again.format).toBe('eot');
+    expect(differing(font, again.font)).toEqual([]);
+  });
+
+  test('says what the font says: style, names, checksum', () => {
+    const header = view(bytes);
+    expect([header.getUint32(0, true), header.getUint16(34, true)]).toEqual([bytes.length, 0x504c]);
+    expect([header.getUint8(27), header.getUint32(28, true)]).toEqual([1, 700]); // italic, weight
+    expect(header.getUint32(60, true)).toBe(font.table(head).checkSumAdjustment);
+    const text = Buffer.from(bytes).toString('utf16le', 0, 400);
+    for (const name of ['Ferrywake Sans', 'Bold Italic']) expect(text).toContain(name);
+  });
+
+  test('is read where its data is XORed, in all three versions', () => {
+    const size = view(bytes).getUint32(4, true);
+    const plain = bytes.subarray(bytes.length - size);
+    const headerOf = (version: number, behindNames: number) => {
+      const header = bytes.slice(0, bytes.length - size - 4); // up to the full name
+      view(header).setUint32(8, version, true);
+      view(header).setUint32(12, 0x10000000, true);
+      return Buffer.concat([header, new Uint8Array(behindNames), plain.map((byte) => byte ^ 0x50)]);
+    };
+    for (const [version, behindNames] of [
+      [0x00010000, 0],
+      [0x00020001, 4], // padding, root string
+      [0x00020002, 4 + 8 + 4 + 8], // checksum and code page, padding and signature, EUDC font
+    ]) {
+      const file = headerOf(version, behindNames);
+      file.writeUint32LE(file.length, 0);
+      expect(differing(font, openFont(file).font)).toEqual([]);
+    }
+  });
+
+  test('is refused where it is compressed or cut', () => {
+    expect(() => openFont(withFlags(4))).toThrow('compressed with MicroType Express, which is not read');
+    expect(() => openFont(bytes.subarray(0, 500))).toThrow('the header says');
+  });
+});
+
+test('TrueType outlines are not turned into CFF outlines', () => {
+  const { font } = openFont(readSample('FerrywakeSans-Bold.ttf'));
+  expect(() => writeFont(font, 'otf')).toThrow(
+    'the font has TrueType outlines; drawing them as CFF outlines would only make it larger; convert it to ttf',
   );
 });
 

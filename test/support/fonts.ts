@@ -1,4 +1,8 @@
+import { brotliCompressSync } from 'node:zlib';
 import { Writer } from '#src/core/bytes/writer.js';
+import { writeDirectory, type DirectoryEntry } from '#src/core/containers/woff2/directory.js';
+import { transformGlyf } from '#src/core/containers/woff2/glyf-transform.js';
+import { write255UInt16 } from '#src/core/containers/woff2/numbers.js';
 import { fontOf, type Font } from '#src/core/sfnt/font.js';
 import { sfntVersions } from '#src/core/sfnt/read.js';
 import { cmap, glyf, head, hhea, hmtx, loca, maxp, name, os2, post } from '#src/core/tables/index.js';
@@ -151,6 +155,51 @@ export function buildCollection(fonts: readonly Font[]): Uint8Array {
     });
   });
   return writer.align(4).bytes().slice();
+}
+
+/**
+ * A WOFF2 collection; tables that fonts have in common are stored once. The outlines of the first font are
+ * transformed, those of the others are stored as they are.
+ */
+export function buildWoff2Collection(fonts: readonly Font[]): Uint8Array {
+  const entries: DirectoryEntry[] = [];
+  const data = new Writer(1024);
+  const stored = new Map<string, number>();
+  const faces = fonts.map((font, face) => {
+    const indexes = [...font.tags].sort().map((tag) => {
+      const bytes = font.bytesOf(tag);
+      const isOutline = tag === 'glyf' || tag === 'loca';
+      const key = `${tag}${isOutline ? face : ''} ${Buffer.from(bytes).toString('latin1')}`;
+      const known = stored.get(key);
+      if (known !== undefined) return known;
+      const entry: DirectoryEntry = { tag, transformVersion: isOutline ? 3 : 0, origLength: bytes.length };
+      const start = data.length;
+      if (isOutline && face === 0) {
+        entry.transformVersion = 0;
+        if (tag === 'glyf') {
+          const { indexToLocFormat } = font.table(head);
+          for (const piece of transformGlyf(font.table(glyf), indexToLocFormat)) data.write(piece);
+        }
+        entry.transformLength = data.length - start;
+      } else data.write(bytes);
+      stored.set(key, entries.length);
+      return entries.push(entry) - 1;
+    });
+    return { flavour: font.flavour, indexes };
+  });
+  const compressed = brotliCompressSync(data.bytes());
+  const writer = new Writer(1024).tag('wOF2').tag('ttcf').uint32(0).uint16(entries.length).uint16(0);
+  writer.uint32(0).uint32(compressed.length).write(new Uint8Array(24));
+  writeDirectory(writer, entries);
+  writer.uint32(0x00010000);
+  write255UInt16(writer, faces.length);
+  for (const { flavour, indexes } of faces) {
+    write255UInt16(writer, indexes.length);
+    writer.uint32(sfntVersions[flavour]);
+    for (const index of indexes) write255UInt16(writer, index);
+  }
+  writer.write(compressed).align(4);
+  return writer.patchUint32(8, writer.length).bytes().slice();
 }
 
 const headFields: head.Head = {

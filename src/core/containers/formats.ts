@@ -3,7 +3,8 @@ import type { Reader } from '../bytes/reader.js';
 import type { Flavour, Font } from '../sfnt/font.js';
 import { flavourOf } from '../sfnt/read.js';
 
-export type FontFormat = 'ttf' | 'otf' | 'woff' | 'woff2';
+export const fontFormats = ['woff2', 'woff', 'ttf', 'otf', 'eot', 'svg'] as const;
+export type FontFormat = (typeof fontFormats)[number];
 
 export interface OpenedFont {
   font: Font;
@@ -15,8 +16,15 @@ export interface OpenedFont {
 
 export interface WrittenFont {
   bytes: Uint8Array;
-  /** Tables of the font that the format doesn't carry, in words. */
+  /** What of the font the format doesn't carry, in words. */
   dropped: string[];
+  /** Where CFF outlines became TrueType outlines: how many points they are stored with. */
+  points?: { before: number; after: number };
+}
+
+export interface WriteOptions {
+  /** How far outlines may stray where their kind changes, in em. */
+  tolerance?: number;
 }
 
 /** Bytes: the largest fonts in use stay under 100 MB; what claims to be larger is not decompressed. */
@@ -32,14 +40,17 @@ export function readWoffStart(reader: Reader, name: string): Flavour {
   if (!flavour) {
     throw new DenseGlyphError('not-a-font', `the ${name} file does not hold a TrueType or OpenType font`);
   }
+  checkLength(reader);
+  return flavour;
+}
+
+/** Reads the length of the file. @throws DenseGlyphError `file-cut` */
+export function checkLength(reader: Reader): void {
   const length = reader.uint32();
   if (length > reader.length) {
-    throw new DenseGlyphError(
-      'file-cut',
-      `the header says ${length} bytes, but the file has ${reader.length}`,
-    );
+    const reason = `the header says ${length} bytes, but the file has ${reader.length}`;
+    throw new DenseGlyphError('file-cut', reason);
   }
-  return flavour;
 }
 
 /** The blocks after the font data that a `Font` doesn't hold, in words. */

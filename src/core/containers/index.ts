@@ -1,32 +1,54 @@
 /**
- * Font files as they travel: TTF and OTF, WOFF 1.0, WOFF 2.0. `openFont` tells the format by content and gives a
+ * Font files as they travel: TTF and OTF, collections, WOFF 1.0, WOFF 2.0, EOT, SVG fonts. `openFont` tells the format by content and gives a
  * `Font`; `writeFont` puts a `Font` into a format.
  */
 import { plainBytes } from '../bytes/plain.js';
 import { DenseGlyphError } from '../errors.js';
 import type { Font } from '../sfnt/font.js';
+import { toTrueType } from '../outlines/index.js';
 import * as collection from '../sfnt/collection.js';
 import { flavourOf, readSfnt } from '../sfnt/read.js';
 import { writeSfnt } from '../sfnt/write.js';
-import type { FontFormat, OpenedFont, WrittenFont } from './formats.js';
+import { isEot, readEot, writeEot } from './eot.js';
+import {
+  fontFormats,
+  type FontFormat,
+  type OpenedFont,
+  type WriteOptions,
+  type WrittenFont,
+} from './formats.js';
+import { svgFontId, writeSvgFont } from './svg-font.js';
 import * as woff from './woff.js';
 import { readWoff2 } from './woff2/read.js';
 import { writeWoff2 } from './woff2/write.js';
 import { signature as woff2Signature } from './woff2/directory.js';
 
-export type { FontFormat, OpenedFont, WrittenFont };
+export { fontFormats, svgFontId };
+export type { FontFormat, OpenedFont, WriteOptions, WrittenFont };
 
-/** The media type of each format (RFC 8081). */
+/** The media type of each format (RFC 8081; that of EOT is registered by its vendor). */
 export const mediaTypes: Record<FontFormat, string> = {
   ttf: 'font/ttf',
   otf: 'font/otf',
   woff: 'font/woff',
   woff2: 'font/woff2',
+  eot: 'application/vnd.ms-fontobject',
+  svg: 'image/svg+xml',
 };
+
+/** Whether a file is a font of a format that is read, going by its first 36 bytes. */
+export function isFontFile(start: Uint8Array): boolean {
+  if (start.length < 12) return false;
+  const signature = new DataView(start.buffer, start.byteOffset).getUint32(0);
+  const known = [collection.signature, woff.signature, woff2Signature].includes(signature);
+  return known || flavourOf(signature) !== undefined || isEot(start);
+}
 
 /** First bytes of files that people hand over by mistake, and what they are. */
 const otherFiles: readonly (readonly [string, string, string?])[] = [
-  ['PK\x03\x04', 'it is a ZIP archive', 'unpack it and give the font files'],
+  ['PK\x03\x04', 'it is a ZIP archive', 'unpack it first'],
+  ['<svg', 'it is an SVG file', 'SVG fonts hold less than the others: use the TTF or WOFF beside it'],
+  ['<?xm', 'it is an XML file', 'SVG fonts hold less than the others: use the TTF or WOFF beside it'],
   ['<!DO', 'it is an HTML page', 'download the font itself, not the page that offers it'],
   ['<htm', 'it is an HTML page', 'download the font itself, not the page that offers it'],
   ['vers', 'it is a pointer that stands for a large file', 'fetch the large files of the repository first'],
@@ -51,7 +73,8 @@ export function openFonts(file: Uint8Array): OpenedFont[] {
   const signature = new DataView(bytes.buffer, bytes.byteOffset).getUint32(0);
   if (signature === collection.signature) return collection.readCollection(bytes).map(asOpened);
   if (signature === woff.signature) return [woff.readWoff(bytes)];
-  if (signature === woff2Signature) return [readWoff2(bytes)];
+  if (signature === woff2Signature) return readWoff2(bytes);
+  if (isEot(bytes)) return [readEot(bytes)];
   if (!flavourOf(signature)) throw new DenseGlyphError('not-a-font', 'it does not start like a font file');
   return [asOpened(readSfnt(bytes))];
 }
@@ -77,22 +100,38 @@ export function openFont(file: Uint8Array): OpenedFont {
 }
 
 /**
- * Writes a font in a format, without a loss: outlines, advances, mappings and features stay as they are.
+ * Writes a font in a format. Outlines, advances, mappings and features stay as they are, with two exceptions that the
+ * result tells about: CFF outlines become TrueType outlines where the format needs those, and an SVG font holds
+ * nothing but outlines and characters.
  *
  * @throws DenseGlyphError `conversion-impossible` where the font has the wrong kind of outlines
  */
-export function writeFont(font: Font, format: FontFormat): WrittenFont {
-  if (format === 'woff2') return writeWoff2(font);
-  if (format === 'woff') return woff.writeWoff(font);
-  const fitting = font.flavour === 'cff' ? 'otf' : 'ttf';
-  if (format !== fitting) {
-    const outlines = font.flavour === 'cff' ? 'CFF' : 'TrueType';
-    throw new DenseGlyphError(
-      'conversion-impossible',
-      `the font has ${outlines} outlines, which go into .${fitting}, not .${format}`,
-      {},
-      `convert --to ${fitting}`,
-    );
+export function writeFont(font: Font, format: FontFormat, options: WriteOptions = {}): WrittenFont {
+  switch (format) {
+    case 'woff2':
+      return writeWoff2(font);
+    case 'woff':
+      return woff.writeWoff(font);
+    case 'svg':
+      return writeSvgFont(font);
+    case 'otf':
+      if (font.flavour === 'cff') return { bytes: writeSfnt(font), dropped: [] };
+      throw new DenseGlyphError(
+        'conversion-impossible',
+        'the font has TrueType outlines; drawing them as CFF outlines would only make it larger',
+        {},
+        'convert it to ttf, woff or woff2',
+      );
+    default:
+      return writeTrueType(font, format, options.tolerance);
   }
-  return { bytes: writeSfnt(font), dropped: [] };
+}
+
+function writeTrueType(font: Font, format: 'ttf' | 'eot', tolerance: number | undefined): WrittenFont {
+  const write = (drawn: Font): WrittenFont =>
+    format === 'eot' ? writeEot(drawn) : { bytes: writeSfnt(drawn), dropped: [] };
+  if (font.flavour === 'truetype') return write(font);
+  const { font: converted, points, dropped } = toTrueType(font, tolerance);
+  const written = write(converted);
+  return { ...written, dropped: [...dropped, ...written.dropped], points };
 }

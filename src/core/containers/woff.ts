@@ -6,7 +6,7 @@ import { plainBytes } from '../bytes/plain.js';
 import { Reader } from '../bytes/reader.js';
 import { Writer } from '../bytes/writer.js';
 import { DenseGlyphError } from '../errors.js';
-import { Font } from '../sfnt/font.js';
+import { Font, type Flavour } from '../sfnt/font.js';
 import { maximumTables, readSfnt, sfntVersions } from '../sfnt/read.js';
 import { compareTags, sfntSize, writeSfnt } from '../sfnt/write.js';
 import {
@@ -102,21 +102,47 @@ function falseSize(tag: string, declared: number, found: string): DenseGlyphErro
 
 /** Writes a font as WOFF 1.0; each table is deflated unless that makes it longer. */
 export function writeWoff(font: Font): WrittenFont {
-  // The checksum in head covers the whole sfnt file, so the tables are taken from the file that readers rebuild.
-  const tables = [...readSfnt(writeSfnt(font)).tables()];
-  const writer = new Writer(sfntSize(new Map(tables)));
-  writer.uint32(signature).uint32(sfntVersions[font.flavour]).uint32(0);
-  writer
-    .uint16(tables.length)
-    .uint16(0)
-    .uint32(sfntSize(new Map(tables)));
+  const tables = [...tablesOf(font)];
+  return assemble(
+    font.flavour,
+    tables.map(([tag, table]) => ({ tag, table, deflated: deflateSync(table, { level: 9 }) })),
+  );
+}
+
+/**
+ * Writes a font as WOFF 1.0 with another compressor than Node's.
+ *
+ * @param deflate compresses into the zlib format (RFC 1950)
+ */
+export async function writeWoffWith(
+  font: Font,
+  deflate: (table: Uint8Array) => Promise<Uint8Array>,
+): Promise<WrittenFont> {
+  const tables: DeflatedTable[] = [];
+  for (const [tag, table] of tablesOf(font)) tables.push({ tag, table, deflated: await deflate(table) });
+  return assemble(font.flavour, tables);
+}
+
+interface DeflatedTable {
+  tag: string;
+  table: Uint8Array;
+  deflated: Uint8Array;
+}
+
+/** The checksum in head covers the whole sfnt file, so the tables are taken from the file that readers rebuild. */
+const tablesOf = (font: Font) => readSfnt(writeSfnt(font)).tables();
+
+function assemble(flavour: Flavour, tables: readonly DeflatedTable[]): WrittenFont {
+  const size = sfntSize(new Map(tables.map(({ tag, table }) => [tag, table])));
+  const writer = new Writer(size);
+  writer.uint32(signature).uint32(sfntVersions[flavour]).uint32(0);
+  writer.uint16(tables.length).uint16(0).uint32(size);
   writer.uint16(1).uint16(0).write(new Uint8Array(20)); // version 1.0, no metadata, no private data
   const directory = writer.length;
   writer.write(new Uint8Array(tables.length * entrySize));
 
-  const sorted = tables.map(([tag]) => tag).sort(compareTags);
-  for (const [tag, table] of tables) {
-    const deflated = deflateSync(table, { level: 9 });
+  const sorted = tables.map(({ tag }) => tag).sort(compareTags);
+  for (const { tag, table, deflated } of tables) {
     const stored = deflated.length < table.length ? deflated : table;
     const entry = new Writer(entrySize)
       .tag(tag)

@@ -26,6 +26,8 @@ export const componentFlag = {
   weHaveInstructions: 0x0100,
   useMyMetrics: 0x0200,
   overlapCompound: 0x0400,
+  scaledComponentOffset: 0x0800,
+  unscaledComponentOffset: 0x1000,
 } as const;
 
 /** Reads components up to the last one, and the instructions if one of them announces any. */

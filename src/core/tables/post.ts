@@ -78,3 +78,16 @@ export function glyphNameOf(table: Post, glyphId: number): string | undefined {
   const bytes = table.stringData?.[index - macintoshGlyphNames.length];
   return bytes && String.fromCharCode(...bytes);
 }
+
+/** The table in version 2, with a name for each glyph. */
+export function withGlyphNames(table: Post, names: readonly string[]): Post {
+  const stringData: Uint8Array[] = [];
+  const standard = new Map(macintoshGlyphNames.map((name, index) => [name, index]));
+  const glyphNameIndex = Uint16Array.from(names, (name) => {
+    const known = standard.get(name);
+    if (known !== undefined) return known;
+    stringData.push(Uint8Array.from(name.slice(0, 63), (c) => c.charCodeAt(0)));
+    return macintoshGlyphNames.length + stringData.length - 1;
+  });
+  return { ...table, version: version2, glyphNameIndex, stringData };
+}

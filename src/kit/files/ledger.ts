@@ -17,7 +17,7 @@ export function ledgerFile(kit: MadeKit): string {
         licenceUrl: source.licence.licenceUrl,
         embedding: source.licence.embedding,
       },
-      licenceTexts: source.licenceFiles.flatMap((origin) => kit.licences.get(origin) ?? []),
+      licenceTexts: source.licenceTexts.flatMap(({ path }) => kit.licences.get(path) ?? []),
       /** The statement in the config, or null where nobody made one. */
       rights: rights ?? null,
     })),

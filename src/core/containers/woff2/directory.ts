@@ -3,8 +3,10 @@
 import type { Reader } from '../../bytes/reader.js';
 import type { Writer } from '../../bytes/writer.js';
 import { DenseGlyphError } from '../../errors.js';
-import { maximumTables } from '../../sfnt/read.js';
-import { readUIntBase128, writeUIntBase128 } from './numbers.js';
+import { maximumFonts } from '../../sfnt/collection.js';
+import type { Flavour } from '../../sfnt/font.js';
+import { flavourOf, maximumTables } from '../../sfnt/read.js';
+import { read255UInt16, readUIntBase128, writeUIntBase128 } from './numbers.js';
 
 export const signature = 0x774f4632; // 'wOF2'
 export const headerSize = 48;
@@ -34,7 +36,12 @@ export function isTransformed(tag: string, transformVersion: number): boolean {
   return tag === 'glyf' || tag === 'loca' ? transformVersion !== 3 : transformVersion !== 0;
 }
 
-export function readDirectory(reader: Reader, numTables: number): DirectoryEntry[] {
+/** @param tagsRepeat in a collection, where faces have tables of their own */
+export function readDirectory(
+  reader: Reader,
+  numTables: number,
+  { tagsRepeat } = { tagsRepeat: false },
+): DirectoryEntry[] {
   if (numTables === 0 || numTables > maximumTables) {
     throw new DenseGlyphError('directory-wrong', `the WOFF2 directory counts ${numTables} tables`);
   }
@@ -46,12 +53,38 @@ export function readDirectory(reader: Reader, numTables: number): DirectoryEntry
     const transformVersion = flags >>> 6;
     const entry: DirectoryEntry = { tag, transformVersion, origLength: readUIntBase128(reader) };
     if (isTransformed(tag, transformVersion)) entry.transformLength = readUIntBase128(reader);
-    if (seen.has(tag))
+    if (!tagsRepeat && seen.has(tag))
       throw new DenseGlyphError('directory-wrong', `the WOFF2 directory lists ${tag.trim()} twice`);
     seen.add(tag);
     entries.push(entry);
   }
   return entries;
+}
+
+/** Section 4.2: the faces of a collection, each as indexes into the table directory. */
+export function readCollectionDirectory(
+  reader: Reader,
+  numTables: number,
+): { flavour: Flavour; tables: number[] }[] {
+  const version = reader.uint32();
+  if (version !== 0x00010000 && version !== 0x00020000) {
+    throw reader.damaged(`version ${version} of font collections is not known`);
+  }
+  const numFonts = read255UInt16(reader);
+  if (numFonts === 0 || numFonts > maximumFonts)
+    throw reader.damaged(`the collection counts ${numFonts} fonts`);
+  return Array.from({ length: numFonts }, (_, i) => {
+    const count = read255UInt16(reader);
+    if (count === 0 || count > maximumTables) throw reader.damaged(`font ${i} counts ${count} tables`);
+    const flavour = flavourOf(reader.uint32());
+    if (!flavour) throw reader.damaged(`font ${i} is neither TrueType nor OpenType`);
+    const tables = Array.from({ length: count }, () => {
+      const index = read255UInt16(reader);
+      if (index >= numTables) throw reader.damaged(`font ${i} names table ${index} of ${numTables}`);
+      return index;
+    });
+    return { flavour, tables };
+  });
 }
 
 export function writeDirectory(writer: Writer, entries: readonly DirectoryEntry[]): void {

@@ -6,39 +6,55 @@ import { Reader } from '../../bytes/reader.js';
 import { DenseGlyphError } from '../../errors.js';
 import { fontOf } from '../../sfnt/font.js';
 import * as hhea from '../../tables/hhea.js';
-import { droppedBlocks, maximumFontSize, readWoffStart, type OpenedFont } from '../formats.js';
-import { headerSize, readDirectory, type DirectoryEntry } from './directory.js';
+import { checkLength, droppedBlocks, maximumFontSize, readWoffStart, type OpenedFont } from '../formats.js';
+import { headerSize, readCollectionDirectory, readDirectory, type DirectoryEntry } from './directory.js';
 import { rebuildGlyf, type RebuiltGlyf } from './glyf-transform.js';
 import { rebuildHmtx } from './hmtx-transform.js';
 
+/** 'ttcf': the file holds a collection. */
+const collectionFlavour = 0x74746366;
+
+/** A table of the file with its stored bytes; faces of a collection share them. */
+interface StoredTable extends DirectoryEntry {
+  bytes: Uint8Array;
+}
+
 /**
- * Opens a WOFF 2.0 file. All tables share one compressed stream, so all of it is decompressed here.
+ * Opens a WOFF 2.0 file: one font, or the faces of a collection. All tables share one compressed stream, so all of it
+ * is decompressed here.
  *
- * @throws DenseGlyphError `not-a-font`, `format-unsupported`, `file-cut`, `directory-wrong`, `size-false`,
- *   `compression-damaged` or `table-damaged`
+ * @throws DenseGlyphError `not-a-font`, `file-cut`, `directory-wrong`, `size-false`, `compression-damaged` or
+ *   `table-damaged`
  */
-export function readWoff2(bytes: Uint8Array): OpenedFont {
+export function readWoff2(bytes: Uint8Array): OpenedFont[] {
   const reader = new Reader(bytes, 'WOFF2 header');
-  const sfntVersion = reader.seek(4).uint32();
-  if (sfntVersion === 0x74746366)
-    throw new DenseGlyphError('format-unsupported', 'it is a WOFF2 font collection');
-  const flavour = readWoffStart(reader, 'WOFF2');
+  const isCollection = reader.seek(4).uint32() === collectionFlavour;
+  const flavour = isCollection ? undefined : readWoffStart(reader, 'WOFF2');
+  if (isCollection) checkLength(reader);
   const numTables = reader.uint16();
   const totalCompressedSize = reader.skip(6).uint32();
   const metaLength = reader.skip(8).uint32();
   const privLength = reader.seek(headerSize - 4).uint32();
-  const entries = readDirectory(reader, numTables);
+  const entries = readDirectory(reader, numTables, { tagsRepeat: isCollection });
+  const all = entries.map((_, i) => i);
+  const faces = flavour ? [{ flavour, tables: all }] : readCollectionDirectory(reader, numTables);
   if (totalCompressedSize > reader.remaining) {
     const reason = `the header says ${totalCompressedSize} compressed bytes, but ${reader.remaining} follow`;
     throw new DenseGlyphError('size-false', reason);
   }
-  const stream = decompress(reader.take(totalCompressedSize), entries);
-
-  return {
-    font: fontOf(flavour, rebuildTables(stream, entries)),
+  const stored = cutStream(decompress(reader.take(totalCompressedSize), entries), entries);
+  const rebuilt = new Map<StoredTable, RebuiltGlyf>();
+  return faces.map(({ flavour: faceFlavour, tables }) => ({
+    font: fontOf(
+      faceFlavour,
+      rebuildTables(
+        tables.map((i) => stored[i]),
+        rebuilt,
+      ),
+    ),
     format: 'woff2',
     dropped: droppedBlocks(metaLength, privLength),
-  };
+  }));
 }
 
 const storedLength = (entry: DirectoryEntry) => entry.transformLength ?? entry.origLength;
@@ -67,54 +83,52 @@ function falseSize(declared: number, found: string): DenseGlyphError {
   );
 }
 
-function rebuildTables(stream: Uint8Array, entries: readonly DirectoryEntry[]): Map<string, Uint8Array> {
-  const stored = new Map<string, Uint8Array>();
+function cutStream(stream: Uint8Array, entries: readonly DirectoryEntry[]): StoredTable[] {
   let offset = 0;
-  for (const entry of entries) {
-    stored.set(entry.tag, stream.subarray(offset, (offset += storedLength(entry))));
-  }
-  const transformed = new Map(entries.map((entry) => [entry.tag, entry.transformLength !== undefined]));
-  if (transformed.get('glyf') !== transformed.get('loca')) {
+  return entries.map((entry) => ({
+    ...entry,
+    bytes: stream.subarray(offset, (offset += storedLength(entry))),
+  }));
+}
+
+/** @param rebuilt glyf tables that other faces of the file have rebuilt already */
+function rebuildTables(
+  stored: readonly StoredTable[],
+  rebuilt: Map<StoredTable, RebuiltGlyf>,
+): Map<string, Uint8Array> {
+  const byTag = new Map(stored.map((table) => [table.tag, table]));
+  const glyf = byTag.get('glyf');
+  const isTransformed = (table: StoredTable | undefined) => table?.transformLength !== undefined;
+  if (isTransformed(glyf) !== isTransformed(byTag.get('loca'))) {
     throw new DenseGlyphError('directory-wrong', 'glyf and loca are not transformed together');
   }
-  const rebuilt = transformed.get('glyf') ? rebuildGlyf(stored.get('glyf')!) : undefined;
+  if (glyf && isTransformed(glyf) && !rebuilt.has(glyf)) rebuilt.set(glyf, rebuildGlyf(glyf.bytes));
+  const outlines = glyf && rebuilt.get(glyf);
   const tables = new Map<string, Uint8Array>();
-  for (const { tag, transformLength, transformVersion, origLength } of entries) {
-    const bytes = stored.get(tag)!;
-    tables.set(
-      tag,
-      transformLength === undefined ? bytes : rebuild(tag, bytes, transformVersion, stored, rebuilt),
-    );
-    if (tag === 'loca' && tables.get(tag)!.length !== origLength) {
-      throw new DenseGlyphError('size-false', `the directory says ${origLength} bytes for loca`, {
-        table: tag,
-      });
+  for (const table of stored) {
+    const bytes = isTransformed(table) ? rebuild(table, byTag.get(hhea.tag), outlines) : table.bytes;
+    tables.set(table.tag, bytes);
+    if (table.tag === 'loca' && bytes.length !== table.origLength) {
+      const reason = `the directory says ${table.origLength} bytes for loca`;
+      throw new DenseGlyphError('size-false', reason, { table: table.tag });
     }
   }
   return tables;
 }
 
 function rebuild(
-  tag: string,
-  bytes: Uint8Array,
-  transformVersion: number,
-  stored: ReadonlyMap<string, Uint8Array>,
+  { tag, bytes, transformVersion }: StoredTable,
+  metrics: StoredTable | undefined,
   rebuilt: RebuiltGlyf | undefined,
 ): Uint8Array {
   if (rebuilt && transformVersion === 0) {
     if (tag === 'glyf') return rebuilt.glyf;
     if (tag === 'loca' && bytes.length === 0) return rebuilt.loca;
   }
-  const metrics = stored.get(hhea.tag);
   if (tag === 'hmtx' && transformVersion === 1 && rebuilt && metrics) {
-    const { numberOfHMetrics } = hhea.parse(new Reader(metrics, hhea.tag));
+    const { numberOfHMetrics } = hhea.parse(new Reader(metrics.bytes, hhea.tag));
     return rebuildHmtx(bytes, numberOfHMetrics, rebuilt.xMin);
   }
-  throw new DenseGlyphError(
-    'directory-wrong',
-    `the transform ${transformVersion} of this table is not known`,
-    {
-      table: tag,
-    },
-  );
+  const reason = `the transform ${transformVersion} of this table is not known`;
+  throw new DenseGlyphError('directory-wrong', reason, { table: tag });
 }

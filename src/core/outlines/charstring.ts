@@ -1,0 +1,425 @@
+// Adobe Technical Note 5177, Type 2 Charstring Format; OpenType: CFF2 CharString Format
+
+import { DenseGlyphError } from '../errors.js';
+import type { CffIndex } from './cff-data.js';
+import type { OutlineSink } from './outline.js';
+
+/** What a charstring needs of the font around it. */
+export interface CharstringContext {
+  table: string;
+  globalSubrs: CffIndex;
+  localSubrs: CffIndex | undefined;
+  /** CFF2: how many regions the variation data of an index has; undefined for CFF. */
+  regionCountOf?: (vsindex: number) => number;
+  /** The variation data index that holds where the charstring names none. */
+  vsindex: number;
+  /** CFF: draws the glyph of a code in the standard encoding, for accented letters put together by endchar. */
+  drawStandard?: (code: number, sink: OutlineSink) => void;
+}
+
+/** What a charstring says beside the outline. */
+export interface CharstringResult {
+  /** CFF: the difference to nominalWidthX, in font units; undefined where the default width holds. */
+  width: number | undefined;
+  /** Stem hints that it declares. */
+  stems: number;
+}
+
+/** Appendix B: ten levels of subroutines. */
+const maximumDepth = 10;
+/** The stack of CFF2; that of CFF is shorter, but real fonts go past it. */
+const maximumStack = 513;
+/** Subroutines that call each other could multiply; no glyph of a real font needs a hundredth of it. */
+const maximumOperations = 1 << 20;
+
+/**
+ * Runs a charstring and draws what it draws. A variable charstring draws its default instance.
+ *
+ * @throws DenseGlyphError `table-damaged`
+ */
+export function runCharstring(
+  charstring: Uint8Array,
+  context: CharstringContext,
+  sink: OutlineSink,
+): CharstringResult {
+  const machine = new Machine(context, sink);
+  machine.run(charstring, 0);
+  machine.finish();
+  return { width: machine.width, stems: machine.stems };
+}
+
+class Machine {
+  width: number | undefined;
+  stems = 0;
+  private readonly stack = new Float64Array(maximumStack);
+  private height = 0;
+  private readonly transient = new Float64Array(32);
+  private x = 0;
+  private y = 0;
+  private open = false;
+  private ended = false;
+  private widthRead: boolean;
+  private operations = 0;
+  private vsindex: number;
+
+  constructor(
+    private readonly context: CharstringContext,
+    private readonly sink: OutlineSink,
+  ) {
+    this.vsindex = context.vsindex;
+    this.widthRead = context.regionCountOf !== undefined; // CFF2 has no widths
+  }
+
+  private damaged(reason: string): DenseGlyphError {
+    return new DenseGlyphError('table-damaged', `a charstring ${reason}`, { table: this.context.table });
+  }
+
+  private push(value: number): void {
+    if (this.height >= maximumStack) throw this.damaged(`puts over ${maximumStack} numbers on the stack`);
+    this.stack[this.height++] = value;
+  }
+
+  private pop(): number {
+    if (this.height === 0) throw this.damaged('takes a number from an empty stack');
+    return this.stack[--this.height];
+  }
+
+  /** The first operator may have the width before its operands. */
+  private takeWidth(hasExtra: boolean): void {
+    if (this.widthRead) return;
+    this.widthRead = true;
+    if (!hasExtra) return;
+    this.width = this.stack[0];
+    this.stack.copyWithin(0, 1, this.height);
+    this.height--;
+  }
+
+  finish(): void {
+    if (this.open) this.sink.closePath();
+    this.open = false;
+  }
+
+  private moveBy(dx: number, dy: number): void {
+    this.finish();
+    this.x += dx;
+    this.y += dy;
+    this.sink.moveTo(this.x, this.y);
+    this.open = true;
+  }
+
+  private lineBy(dx: number, dy: number): void {
+    if (!this.open) this.moveBy(0, 0);
+    this.x += dx;
+    this.y += dy;
+    this.sink.lineTo(this.x, this.y);
+  }
+
+  private curveBy(dx1: number, dy1: number, dx2: number, dy2: number, dx3: number, dy3: number): void {
+    if (!this.open) this.moveBy(0, 0);
+    const c1x = this.x + dx1;
+    const c1y = this.y + dy1;
+    const c2x = c1x + dx2;
+    const c2y = c1y + dy2;
+    this.x = c2x + dx3;
+    this.y = c2y + dy3;
+    this.sink.bezierCurveTo(c1x, c1y, c2x, c2y, this.x, this.y);
+  }
+
+  run(code: Uint8Array, depth: number): void {
+    if (depth > maximumDepth) throw this.damaged(`nests subroutines more than ${maximumDepth} deep`);
+    for (let at = 0; at < code.length && !this.ended;) {
+      if (++this.operations > maximumOperations) throw this.damaged('does not come to an end');
+      const byte = code[at++];
+      if (byte >= 32 || byte === 28) {
+        at = this.pushNumber(code, at, byte);
+      } else if (byte === 19 || byte === 20) {
+        this.countStems();
+        at += (this.stems + 7) >> 3; // hintmask and cntrmask: one bit a stem
+      } else if (byte === 11) {
+        return;
+      } else if (byte === 10 || byte === 29) {
+        this.run(
+          this.subroutine(byte === 10 ? this.context.localSubrs : this.context.globalSubrs),
+          depth + 1,
+        );
+      } else if (byte === 12) {
+        this.escaped(code[at++]);
+      } else {
+        this.operate(byte);
+      }
+    }
+  }
+
+  private pushNumber(code: Uint8Array, at: number, byte: number): number {
+    if (byte <= 246 && byte !== 28) {
+      this.push(byte - 139);
+      return at;
+    }
+    const size = byte === 255 ? 4 : byte === 28 ? 2 : 1;
+    if (at + size > code.length) throw this.damaged('ends inside a number');
+    if (byte === 28) this.push(((code[at] << 24) | (code[at + 1] << 16)) >> 16);
+    else if (byte <= 250) this.push((byte - 247) * 256 + code[at] + 108);
+    else if (byte <= 254) this.push(-(byte - 251) * 256 - code[at] - 108);
+    else this.push(((code[at] << 24) | (code[at + 1] << 16) | (code[at + 2] << 8) | code[at + 3]) / 65536);
+    return at + size;
+  }
+
+  private subroutine(subrs: CffIndex | undefined): Uint8Array {
+    const number = this.pop();
+    if (!subrs) throw this.damaged('calls a subroutine of a font without any');
+    const bias = subrs.count < 1240 ? 107 : subrs.count < 33900 ? 1131 : 32768;
+    return subrs.at(number + bias);
+  }
+
+  private countStems(): void {
+    this.takeWidth((this.height & 1) === 1);
+    this.stems += this.height >> 1;
+    this.height = 0;
+  }
+
+  private operate(code: number): void {
+    switch (code) {
+      case 1: // hstem
+      case 3: // vstem
+      case 18: // hstemhm
+      case 23: // vstemhm
+        return this.countStems();
+      case 4: // vmoveto
+        this.takeWidth(this.height > 1);
+        return this.done(() => this.moveBy(0, this.stack[0]), 1);
+      case 21: // rmoveto
+        this.takeWidth(this.height > 2);
+        return this.done(() => this.moveBy(this.stack[0], this.stack[1]), 2);
+      case 22: // hmoveto
+        this.takeWidth(this.height > 1);
+        return this.done(() => this.moveBy(this.stack[0], 0), 1);
+      case 14: // endchar
+        return this.endchar();
+      case 15: // vsindex
+        this.vsindex = this.pop();
+        return;
+      case 16: // blend
+        return this.blend();
+      default:
+        return this.done(() => this.draw(code));
+    }
+  }
+
+  /** Runs an operator that clears the stack. */
+  private done(run: () => void, needed = 0): void {
+    if (this.height < needed) throw this.damaged(`gives ${this.height} of ${needed} numbers to an operator`);
+    run();
+    this.height = 0;
+  }
+
+  private endchar(): void {
+    const accented = this.height >= 4 && this.context.drawStandard !== undefined;
+    this.takeWidth(this.height === 1 || this.height === 5);
+    if (accented) {
+      const [adx, ady, base, accent] = this.stack;
+      this.finish();
+      this.context.drawStandard!(base, this.sink);
+      this.context.drawStandard!(accent, moved(this.sink, adx, ady));
+    }
+    this.height = 0;
+    this.ended = true;
+  }
+
+  /** Leaves the values of the default instance: the deltas are multiplied by zero there. */
+  private blend(): void {
+    const count = this.pop();
+    const regions = this.context.regionCountOf?.(this.vsindex);
+    if (regions === undefined) throw this.damaged('blends in a font that does not vary');
+    const deltas = count * regions;
+    if (!(count >= 0 && count + deltas <= this.height))
+      throw this.damaged('blends more than is on the stack');
+    this.height -= deltas;
+  }
+
+  private draw(code: number): void {
+    const { stack, height } = this;
+    switch (code) {
+      case 5: // rlineto
+        return this.lines(0, height);
+      case 6: // hlineto
+      case 7: // vlineto
+        for (let i = 0, horizontal = code === 6; i < height; i++, horizontal = !horizontal) {
+          this.lineBy(horizontal ? stack[i] : 0, horizontal ? 0 : stack[i]);
+        }
+        return;
+      case 8: // rrcurveto
+        return this.curves(0, height);
+      case 24: // rcurveline
+        this.curves(0, height - 2);
+        return this.lines(height - 2, height);
+      case 25: // rlinecurve
+        this.lines(0, height - 6);
+        return this.curves(height - 6, height);
+      case 26: // vvcurveto
+        for (let i = height & 1, dx = i ? stack[0] : 0; i + 4 <= height; i += 4, dx = 0) {
+          this.curveBy(dx, stack[i], stack[i + 1], stack[i + 2], 0, stack[i + 3]);
+        }
+        return;
+      case 27: // hhcurveto
+        for (let i = height & 1, dy = i ? stack[0] : 0; i + 4 <= height; i += 4, dy = 0) {
+          this.curveBy(stack[i], dy, stack[i + 1], stack[i + 2], stack[i + 3], 0);
+        }
+        return;
+      case 30: // vhcurveto
+      case 31: // hvcurveto
+        return this.alternatingCurves(code === 31);
+      default:
+        throw this.damaged(`has an operator ${code}, which is not known`);
+    }
+  }
+
+  private lines(from: number, to: number): void {
+    for (let i = Math.max(from, 0); i + 2 <= to; i += 2) this.lineBy(this.stack[i], this.stack[i + 1]);
+  }
+
+  private curves(from: number, to: number): void {
+    const { stack } = this;
+    for (let i = Math.max(from, 0); i + 6 <= to; i += 6) {
+      this.curveBy(stack[i], stack[i + 1], stack[i + 2], stack[i + 3], stack[i + 4], stack[i + 5]);
+    }
+  }
+
+  /** Starts and ends horizontal and vertical in turn; the last curve may have a fifth number. */
+  private alternatingCurves(startsHorizontal: boolean): void {
+    const { stack, height } = this;
+    for (let i = 0, horizontal = startsHorizontal; i + 4 <= height; i += 4, horizontal = !horizontal) {
+      const [first, dx, dy, second] = [stack[i], stack[i + 1], stack[i + 2], stack[i + 3]];
+      const last = height - i === 5 ? stack[i + 4] : 0;
+      if (horizontal) this.curveBy(first, 0, dx, dy, last, second);
+      else this.curveBy(0, first, dx, dy, second, last);
+    }
+  }
+
+  private escaped(code: number): void {
+    switch (code) {
+      case 34: // hflex
+        return this.done(() => this.hflex(), 7);
+      case 35: // flex
+        return this.done(() => this.curves(0, 12), 12);
+      case 36: // hflex1
+        return this.done(() => this.hflex1(), 9);
+      case 37: // flex1
+        return this.done(() => this.flex1(), 11);
+      default:
+        return this.calculate(code);
+    }
+  }
+
+  private hflex(): void {
+    const [dx1, dx2, dy2, dx3, dx4, dx5, dx6] = this.stack;
+    this.curveBy(dx1, 0, dx2, dy2, dx3, 0);
+    this.curveBy(dx4, 0, dx5, -dy2, dx6, 0);
+  }
+
+  private hflex1(): void {
+    const [dx1, dy1, dx2, dy2, dx3, dx4, dx5, dy5, dx6] = this.stack;
+    this.curveBy(dx1, dy1, dx2, dy2, dx3, 0);
+    this.curveBy(dx4, 0, dx5, dy5, dx6, -(dy1 + dy2 + dy5));
+  }
+
+  private flex1(): void {
+    const [dx1, dy1, dx2, dy2, dx3, dy3, dx4, dy4, dx5, dy5, d6] = this.stack;
+    const dx = dx1 + dx2 + dx3 + dx4 + dx5;
+    const dy = dy1 + dy2 + dy3 + dy4 + dy5;
+    const across = Math.abs(dx) > Math.abs(dy);
+    this.curveBy(dx1, dy1, dx2, dy2, dx3, dy3);
+    this.curveBy(dx4, dy4, dx5, dy5, across ? d6 : -dx, across ? -dy : d6);
+  }
+
+  /** Arithmetic, storage and conditions; old fonts use them, new ones hardly ever. */
+  private calculate(code: number): void {
+    const binary = binaryOperators[code];
+    if (binary) {
+      const b = this.pop();
+      return this.push(binary(this.pop(), b));
+    }
+    const unary = unaryOperators[code];
+    if (unary) return this.push(unary(this.pop()));
+    switch (code) {
+      case 18: // drop
+        this.pop();
+        return;
+      case 20: {
+        // put
+        const slot = this.pop();
+        this.transient[slot & 31] = this.pop();
+        return;
+      }
+      case 21: // get
+        return this.push(this.transient[this.pop() & 31]);
+      case 22: {
+        // ifelse
+        const [v2, v1, s2, s1] = [this.pop(), this.pop(), this.pop(), this.pop()];
+        return this.push(v1 <= v2 ? s1 : s2);
+      }
+      case 23: // random: any number will do, and the same each time
+        return this.push(0.5);
+      case 27: {
+        // dup
+        const value = this.pop();
+        this.push(value);
+        return this.push(value);
+      }
+      case 28: {
+        // exch
+        const [b, a] = [this.pop(), this.pop()];
+        this.push(b);
+        return this.push(a);
+      }
+      case 29: {
+        // index
+        const i = Math.max(this.pop(), 0);
+        if (!(i < this.height)) throw this.damaged('looks below the stack');
+        return this.push(this.stack[this.height - 1 - Math.trunc(i)]);
+      }
+      case 30:
+        return this.roll();
+      default:
+        throw this.damaged(`has an operator 12 ${code}, which is not known`);
+    }
+  }
+
+  private roll(): void {
+    const shift = Math.trunc(this.pop());
+    const count = Math.trunc(this.pop());
+    if (!(count >= 0 && count <= this.height)) throw this.damaged('rolls more than is on the stack');
+    if (count === 0) return;
+    const top = this.stack.subarray(this.height - count, this.height);
+    const turned = top.map((_, i) => top[(((i - shift) % count) + count) % count]);
+    top.set(turned);
+  }
+}
+
+const binaryOperators: Record<number, (a: number, b: number) => number> = {
+  3: (a, b) => Number(a !== 0 && b !== 0),
+  4: (a, b) => Number(a !== 0 || b !== 0),
+  10: (a, b) => a + b,
+  11: (a, b) => a - b,
+  12: (a, b) => (b === 0 ? 0 : a / b),
+  15: (a, b) => Number(a === b),
+  24: (a, b) => a * b,
+};
+
+const unaryOperators: Record<number, (a: number) => number> = {
+  5: (a) => Number(a === 0),
+  9: Math.abs,
+  14: (a) => -a,
+  26: (a) => Math.sqrt(Math.max(a, 0)),
+};
+
+/** A sink that moves what it passes on. */
+function moved(sink: OutlineSink, dx: number, dy: number): OutlineSink {
+  return {
+    moveTo: (x, y) => sink.moveTo(x + dx, y + dy),
+    lineTo: (x, y) => sink.lineTo(x + dx, y + dy),
+    quadraticCurveTo: (cx, cy, x, y) => sink.quadraticCurveTo(cx + dx, cy + dy, x + dx, y + dy),
+    bezierCurveTo: (ax, ay, bx, by, x, y) =>
+      sink.bezierCurveTo(ax + dx, ay + dy, bx + dx, by + dy, x + dx, y + dy),
+    closePath: () => sink.closePath(),
+  };
+}
