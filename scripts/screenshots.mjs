@@ -5,7 +5,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
-import { fileURLToPath } from 'node:url';
+import { fileURLToPath, pathToFileURL } from 'node:url';
 import puppeteer from 'puppeteer-core';
 import { serveFolder } from '../dist/cli/serve.js';
 import { findBrowser } from './browsers.mjs';
@@ -51,6 +51,7 @@ async function pages() {
   const page = await browser.newPage();
   await page.setViewport({ width: 1280, height: 800 });
   for (const [name, url] of [
+    ['specimen', pathToFileURL(join(folder, 'specimen.html')).href],
     ['site-without', `${plain}/notices.html`],
     ['site-with', `${wired}/notices.html`],
     ['proof', `${wired}/type/proof.html`],
@@ -66,6 +67,10 @@ try {
   await terminal('demo', `node ${program} demo --out ferries`, 20);
   await terminal('build', `node ${program} build --config ferries/dense-glyph.config.yaml`, 14);
   await terminal('convert', `node ${program} convert ferries/fonts --to woff2,woff --out web`, 24);
+  await terminal('inspect', `node ${program} inspect ferries/fonts/FerrywakeSans-Variable.ttf --weigh`, 40);
+  await terminal('inspect-many', `node ${program} inspect ferries/fonts`, 40);
+  const variable = 'ferries/fonts/FerrywakeSans-VariableItalic.ttf';
+  execFileSync('node', [program, 'inspect', variable, '--page', 'specimen.html', '--quiet'], { cwd: folder });
   await pages();
 } finally {
   rmSync(folder, { recursive: true, force: true });

@@ -9,6 +9,11 @@ export interface CommandModule {
 /** Every command, with its code loaded only when it runs. */
 export const commands: readonly { name: string; summary: string; load: () => Promise<CommandModule> }[] = [
   {
+    name: 'inspect',
+    summary: 'describe font files: names, coverage, features, licence, weight, trouble',
+    load: () => import('./inspect.js'),
+  },
+  {
     name: 'convert',
     summary: 'convert font files between woff2, woff, ttf, otf, eot and svg',
     load: () => import('./convert.js'),

@@ -1,6 +1,5 @@
 import type { Command } from 'commander';
 import colors from 'picocolors';
-import { readFileSync } from 'node:fs';
 import { basename, extname, join, relative, resolve } from 'node:path';
 import {
   fontFormats as formats,
@@ -13,6 +12,7 @@ import {
 import { DenseGlyphError, inFile } from '../core/errors.js';
 import { chooseFaces } from './faces.js';
 import { count, kilobytes, share, table } from './format.js';
+import { fontPaths, fontsIn } from './inputs.js';
 import type { NamedFile } from '../kit/named-file.js';
 import { Reporter, type CommonOptions, type Terminal } from './terminal.js';
 
@@ -68,7 +68,7 @@ async function convert(fonts: string[], options: ConvertOptions, terminal: Termi
   for (const [i, path] of paths.entries()) {
     const input = relative(terminal.folder, path) || path;
     reporter.progress(`${i + 1} of ${paths.length}: ${input}`);
-    for (const file of await fontsIn(input, read(path, input))) {
+    for (const file of await fontsIn(path, input)) {
       for (const conversion of await convertFile(file, order)) {
         conversions.push(conversion);
         for (const output of conversion.outputs) {
@@ -95,37 +95,6 @@ async function convert(fonts: string[], options: ConvertOptions, terminal: Termi
 function required(option: string, value: string | undefined): string {
   if (value) return value;
   throw new DenseGlyphError('call-invalid', `${option} is missing`, {}, 'see dense-glyph convert --help');
-}
-
-/** Globs and folders take a library that a plain file doesn't need. */
-async function fontPaths(fonts: readonly string[], folder: string): Promise<string[]> {
-  if (fonts.every((font) => /^[^*?[\]{}()!]+\.(ttf|otf|ttc|otc|woff2?|eot|zip)$/i.test(font))) {
-    return [...new Set(fonts.map((font) => resolve(folder, font)))];
-  }
-  const { expandPaths } = await import('../kit/sources.js');
-  return expandPaths(fonts, folder);
-}
-
-/** In one read, as the asynchronous one gathers a large file in pieces and joins them. */
-function read(path: string, shown: string): Uint8Array {
-  try {
-    return readFileSync(path);
-  } catch (cause) {
-    const missing = (cause as NodeJS.ErrnoException).code === 'ENOENT';
-    throw new DenseGlyphError('file-unreadable', missing ? 'there is no such file' : 'it cannot be read', {
-      file: shown,
-    });
-  }
-}
-
-/** The file itself, or the fonts of an archive. */
-async function fontsIn(path: string, bytes: Uint8Array): Promise<NamedFile[]> {
-  const { isArchive, readArchive } = bytes[0] === 0x50 ? await import('../kit/archive.js') : {};
-  if (!isArchive?.(bytes) || !readArchive) return [{ path, bytes }];
-  const { fonts } = await readArchive(bytes).catch((cause: unknown) => {
-    throw cause instanceof DenseGlyphError ? cause.inFile(path) : cause;
-  });
-  return fonts.map((font) => ({ ...font, path: `${path}/${font.path}` }));
 }
 
 /** A part of the em, as a number or as a fraction. */

@@ -37,3 +37,23 @@ export function table(columns: readonly Column[], rows: readonly (readonly strin
       .trimEnd();
   return [colors.dim(line(columns.map(({ title }) => title))), ...rows.map(line)];
 }
+
+/** Words or names as lines of a width, each line after the first as far in as the first one starts. */
+export function wrapped(items: readonly string[], width: number, indent = 0): string[] {
+  const lines: string[] = [];
+  let line = '';
+  for (const item of items) {
+    if (line !== '' && indent + widthOf(line) + 1 + widthOf(item) > width) {
+      lines.push(line);
+      line = '';
+    }
+    line += line === '' ? item : ` ${item}`;
+  }
+  if (line !== '') lines.push(line);
+  return lines.map((text, i) => (i === 0 ? text : ' '.repeat(indent) + text));
+}
+
+/** `a, b and c`, as the words that `wrapped` takes. */
+export function listed(items: readonly string[]): string[] {
+  return items.map((item, i) => (i + 1 < items.length ? `${item},` : item));
+}

@@ -24,6 +24,16 @@ export {
   type TrueTypeConversion,
 } from './outlines/index.js';
 export { licenceOf, type StatedLicence } from './sfnt/licence.js';
+export { recogniseLicence, type RecognisedLicence } from './sfnt/open-licences.js';
+export {
+  familiesOf,
+  inspectFont,
+  type CoverageCache,
+  type FamilyGrid,
+  type Inspection,
+  type InspectionFinding,
+  type InspectionOptions,
+} from './inspection/index.js';
 export * as tables from './tables/index.js';
 export * from './css/index.js';
 export { rangesOf, unicodeRangeText, type CodePointRanges } from './text/unicode-ranges.js';

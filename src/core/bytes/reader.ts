@@ -124,6 +124,13 @@ export class Reader {
     return values;
   }
 
+  uint32Array(count: number): Uint32Array {
+    const at = this.advance(count * 4);
+    const values = new Uint32Array(count);
+    for (let i = 0; i < count; i++) values[i] = this.view.getUint32(at + i * 4);
+    return values;
+  }
+
   int16Array(count: number): Int16Array {
     const at = this.advance(count * 2);
     const values = new Int16Array(count);

@@ -18,8 +18,8 @@ export interface Cff {
   privates: CffPrivate[];
   /** The font DICT of a glyph. */
   fontDictOf(glyphId: number): number;
-  /** Glyph names by string identifier, or CIDs where `isCid`; undefined in CFF2. */
-  charset?: Uint16Array;
+  /** Glyph names by string identifier, or CIDs where `isCid`, read when they are asked for; undefined in CFF2. */
+  charset?: () => Uint16Array;
   strings?: CffIndex;
   /** Keyed by character identifiers instead of names. */
   isCid: boolean;
@@ -55,6 +55,7 @@ function readCff1(bytes: Uint8Array): Cff {
   const charStrings = readIndex(reader, offsetIn(top, operator.charStrings, reader));
   const isCid = top.has(operator.ros);
   const fontDicts = isCid ? readFontDicts(reader, top, 2) : [top];
+  let charset: Uint16Array | undefined;
   return {
     tag: 'CFF ',
     reader,
@@ -62,7 +63,7 @@ function readCff1(bytes: Uint8Array): Cff {
     globalSubrs,
     strings,
     isCid,
-    charset: readCharset(reader, top.get(operator.charset)?.[0] ?? 0, charStrings.count),
+    charset: () => (charset ??= readCharset(reader, top.get(operator.charset)?.[0] ?? 0, charStrings.count)),
     privates: fontDicts.map((dict) => readPrivate(reader, dict, 2)),
     fontDictOf: isCid ? readFdSelect(reader, top, charStrings.count) : () => 0,
   };
@@ -195,7 +196,7 @@ function contextOf(cff: Cff, glyphId: number): CharstringContext {
   } else if (charset && !cff.isCid) {
     context.drawStandard = (code, sink) => {
       const sid = standardEncodingSid(code);
-      const part = charset.indexOf(sid);
+      const part = charset().indexOf(sid);
       if (sid === 0 || part < 0)
         throw damaged(cff, `an accented letter needs a missing glyph (code ${code})`);
       // A part may not be put together itself, which ends the recursion.
@@ -218,8 +219,8 @@ function damaged(cff: Cff, reason: string): DenseGlyphError {
 
 /** The PostScript name of a glyph, or undefined for CID-keyed fonts and CFF2. */
 export function cffGlyphName({ charset, strings, isCid }: Cff, glyphId: number): string | undefined {
-  const sid = charset?.[glyphId];
-  if (sid === undefined || isCid) return undefined;
+  const sid = isCid ? undefined : charset?.()[glyphId];
+  if (sid === undefined) return undefined;
   if (sid < cffStandardStrings.length) return cffStandardStrings[sid];
   const index = sid - cffStandardStrings.length;
   if (!strings || index >= strings.count) return undefined;

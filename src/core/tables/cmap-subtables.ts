@@ -50,9 +50,7 @@ export function parseSubtable(reader: Reader): CmapSubtable {
       const language = reader.skip(6).uint32();
       const count = reader.uint32() * 3;
       if (count * 4 > reader.remaining) throw reader.damaged(`format ${format} counts ${count / 3} groups`);
-      const groups = new Uint32Array(count);
-      for (let i = 0; i < count; i++) groups[i] = reader.uint32();
-      return { format, language, groups };
+      return { format, language, groups: reader.uint32Array(count) };
     }
     case 14:
       return { format, varSelectors: variationSequences.parse(reader) };
@@ -186,6 +184,40 @@ export function* mappingsIn(subtable: CmapSubtable): Generator<[codePoint: numbe
       const glyphId = glyphIdIn(subtable, codePoint);
       if (glyphId !== 0) yield [codePoint, glyphId];
     }
+  }
+}
+
+/** As `mappingsIn`, but without the glyphs, and whole runs of characters at once. @param visit gets both ends */
+export function eachMappedRange(subtable: CmapSubtable, visit: (first: number, last: number) => void): void {
+  if (subtable.format === 12) {
+    const { groups } = subtable;
+    let next = 0;
+    for (let at = 0; at < groups.length; at += 3) {
+      const first = Math.max(groups[at], next);
+      const last = Math.min(groups[at + 1], lastCodePoint);
+      // Only the first character of a group can have glyph 0.
+      const from = groups[at + 2] + first - groups[at] === 0 ? first + 1 : first;
+      if (from <= last) visit(from, last);
+      next = Math.max(next, last + 1);
+    }
+    return;
+  }
+  let segment = 0;
+  for (const [first, last] of rangesIn(subtable)) {
+    if (subtable.format === 4) while (subtable.endCode[segment] < first) segment++;
+    let start = -1;
+    for (let codePoint = first; codePoint <= last; codePoint++) {
+      const glyphId =
+        subtable.format === 4
+          ? glyphIdInSegment(subtable, segment, codePoint)
+          : glyphIdIn(subtable, codePoint);
+      if (glyphId !== 0 && start < 0) start = codePoint;
+      if (glyphId === 0 && start >= 0) {
+        visit(start, codePoint - 1);
+        start = -1;
+      }
+    }
+    if (start >= 0) visit(start, last);
   }
 }
 

@@ -3,6 +3,7 @@
 import type { Reader } from '../bytes/reader.js';
 import { Writer } from '../bytes/writer.js';
 import {
+  eachMappedRange,
   glyphIdIn,
   mappingsIn,
   parseSubtable,
@@ -94,4 +95,10 @@ export function glyphIdOf(table: Cmap, codePoint: number): number {
 export function* mappingsOf(table: Cmap): Generator<[codePoint: number, glyphId: number]> {
   const subtable = unicodeSubtable(table);
   if (subtable) yield* mappingsIn(subtable);
+}
+
+/** The characters that the font maps, ascending, in runs. @param visit gets the first and the last of each */
+export function eachRangeOf(table: Cmap, visit: (first: number, last: number) => void): void {
+  const subtable = unicodeSubtable(table);
+  if (subtable) eachMappedRange(subtable, visit);
 }

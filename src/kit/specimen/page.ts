@@ -1,0 +1,174 @@
+import escapeHtml from 'escape-html';
+import { outlinesOf } from '../../core/outlines/index.js';
+import { rangeText } from '../../core/css/index.js';
+import { cmap } from '../../core/tables/index.js';
+import { CodePointSet } from '../../core/text/code-point-set.js';
+import { charactersByScript } from '../../core/text/scripts.js';
+import { sampleSentences } from '../../data/sample-sentences.js';
+import type { InspectedFont, InspectedSource } from '../inspect.js';
+import { specimenScript, specimenStyle } from './assets.js';
+
+/** Pixels, from small print to a headline. */
+const sizes = [12, 14, 16, 18, 21, 24, 32, 40, 48, 60, 72];
+
+const kilobytes = (bytes: number) => (bytes < 1000 ? `${bytes} B` : `${(bytes / 1000).toFixed(1)} kB`);
+
+/**
+ * A page that shows fonts from all sides: facts, text at sizes, axes, features, glyphs. It holds the fonts itself, so
+ * it works from a file, without a server.
+ *
+ * @param woff2 the bytes of each font as WOFF2
+ */
+export function specimenPage(fonts: readonly InspectedSource[], woff2: readonly Uint8Array[]): string {
+  const rules = fonts.map((font, i) => faceRule(font.inspected, i, woff2[i])).join('\n');
+  const title = fonts.length === 1 ? titleOf(fonts[0].inspected) : `${fonts.length} fonts`;
+  const links = fonts.map(({ inspected }, i) => `<a href="#font-${i}">${escapeHtml(titleOf(inspected))}</a>`);
+  return `<!doctype html>
+<html lang="en">
+<meta charset="utf-8">
+<meta name="viewport" content="width=device-width, initial-scale=1">
+<title>${escapeHtml(title)}: specimen</title>
+<style>
+${rules}
+${specimenStyle}</style>
+<header><h1>${escapeHtml(title)}</h1>${fonts.length > 1 ? `<nav>${links.join('')}</nav>` : ''}</header>
+<main>
+${fonts.map(fontSection).join('\n')}
+</main>
+<script>${specimenScript}</script>
+</html>
+`;
+}
+
+const titleOf = ({ names, face, path }: InspectedFont) => names.fullName ?? (face.family || path);
+
+function faceRule({ face }: InspectedFont, i: number, bytes: Uint8Array): string {
+  const data = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length).toString('base64');
+  return (
+    `@font-face { font-family: "specimen-${i}"; font-weight: ${rangeText(face.weight)}; ` +
+    `font-stretch: ${rangeText(face.stretch, '%')}; font-style: ${face.style}; ` +
+    `src: url(data:font/woff2;base64,${data}) format("woff2"); }`
+  );
+}
+
+function fontSection({ inspected, opened }: InspectedSource, i: number): string {
+  const { face, axes, metrics } = inspected;
+  const weight = axes.find(({ tag }) => tag === 'wght')?.start ?? face.weight[0];
+  const style = `font-family: 'specimen-${i}'; font-weight: ${weight}; font-style: ${face.style}; font-stretch: ${face.stretch[0]}%`;
+  const languages = languageOptions(inspected);
+  const [first] = languages;
+  return `<section id="font-${i}" data-font="${i}">
+  <h2 class="set" style="${style}">${escapeHtml(titleOf(inspected))}</h2>
+  <dl>${facts(inspected)
+    .map(([term, text]) => `<dt>${term}</dt><dd>${text}</dd>`)
+    .join('')}</dl>
+  ${inspected.findings.map(({ message, effect }) => `<p class="finding">${escapeHtml(`${message}; ${effect}`)}</p>`).join('')}
+  <form class="controls">
+    <label>Language <select name="language">${languages
+      .map(
+        ({ tag, name, text }) =>
+          `<option value="${tag}" data-text="${escapeHtml(text)}">${escapeHtml(name)}</option>`,
+      )
+      .join('')}</select></label>
+    <label class="wide">Text <input name="text" value="${escapeHtml(first.text)}"></label>
+    ${axes.map((axis) => axisControl(axis)).join('')}
+  </form>
+  ${featureControls(inspected)}
+  <div class="drawn" style="${style}" lang="${first.tag}" data-line="${metrics.hhea.lineHeight}">
+    ${sizes.map((size) => `<p style="font-size: ${size}px"><span class="size">${size}</span><span class="sample">${escapeHtml(first.text)}</span></p>`).join('')}
+  </div>
+  <h3>Glyphs</h3>
+  <p class="controls"><label>Find <input type="search" class="find" placeholder="a character, U+00E9, or a glyph name"></label> <output class="found"></output></p>
+  <div class="glyphs" style="${style}"></div>
+  <script type="application/json" class="characters">${charactersJson({ inspected, opened })}</script>
+</section>`;
+}
+
+/** Variants of a language in one country, as `de-AT`. */
+const isRegional = (tag: string) => /-[A-Z]{2}$/.test(tag);
+
+function facts(font: InspectedFont): [term: string, html: string][] {
+  const { face, names, format, weight, woff2Bytes, glyphs, characters, outlines, hinting, licence } = font;
+  const complete = font.languages.filter(({ complete: all, tag }) => all && !isRegional(tag));
+  const rows: [string, string | undefined][] = [
+    [
+      'CSS',
+      `font-family: "${face.family}"; font-weight: ${rangeText(face.weight)}; font-style: ${face.style}`,
+    ],
+    ['File', `${font.path}, ${format}, ${kilobytes(weight.file)}; ${kilobytes(woff2Bytes ?? 0)} as WOFF2`],
+    ['Version', [names.version, names.manufacturer, names.designer].filter(Boolean).join('; ')],
+    ['Glyphs', `${glyphs} for ${characters} characters; ${outlines} outlines, hinting: ${hinting.kind}`],
+    ['Scripts', font.scripts.map(({ name, characters: count }) => `${name} ${count}`).join(', ')],
+    ['Languages', `${complete.length} complete: ${complete.map(({ name }) => name).join(', ')}`],
+    [
+      'Licence',
+      [licence.recognised?.spdx, licence.embedding, licence.copyright?.split('\n')[0]]
+        .filter(Boolean)
+        .join('; '),
+    ],
+    ['Tables', weight.tables.map(({ tag, bytes }) => `${tag} ${kilobytes(bytes)}`).join(', ')],
+  ];
+  return rows.filter(([, text]) => text).map(([term, text]) => [term, escapeHtml(text)]);
+}
+
+/** The covered languages that there is a sentence for; the font's own characters where there is none. */
+function languageOptions(font: InspectedFont): { tag: string; name: string; text: string }[] {
+  const covered = new Map(font.languages.map((language) => [language.tag, language]));
+  const options = Object.entries(sampleSentences)
+    .filter(([tag]) => covered.get(tag)?.complete)
+    .map(([tag, text]) => ({ tag, name: covered.get(tag)!.name, text }));
+  return options.length > 0
+    ? options
+    : [{ tag: 'und', name: 'its own characters', text: ownCharacters(font) }];
+}
+
+/** The first characters that show, from the ranges as `unicode-range` writes them. */
+function ownCharacters({ characterRanges }: InspectedFont): string {
+  const shown: string[] = [];
+  for (const range of characterRanges.split(', ').filter(Boolean)) {
+    const [first, last = first] = range
+      .slice(2)
+      .split('-')
+      .map((hex) => parseInt(hex, 16));
+    for (let codePoint = first; codePoint <= last && shown.length < 60; codePoint++) {
+      const character = String.fromCodePoint(codePoint);
+      if (/[\p{L}\p{N}\p{P}\p{S}]/u.test(character)) shown.push(character);
+    }
+  }
+  return shown.join(' ');
+}
+
+function axisControl({ tag, name, minimum, start, maximum }: InspectedFont['axes'][number]): string {
+  const step = maximum - minimum > 20 ? 1 : 0.01;
+  return (
+    `<label>${escapeHtml(name || tag)} <input type="range" data-axis="${escapeHtml(tag)}" min="${minimum}" max="${maximum}" ` +
+    `value="${start}" step="${step}"> <output>${start}</output></label>`
+  );
+}
+
+function featureControls({ features }: InspectedFont): string {
+  if (features.length === 0) return '';
+  const boxes = features.map(
+    ({ tag, words, byDefault }) =>
+      `<label><input type="checkbox" data-feature="${escapeHtml(tag)}" data-default="${byDefault}"${byDefault ? ' checked' : ''}> ` +
+      `${escapeHtml(words)} <code>${escapeHtml(tag)}</code></label>`,
+  );
+  return `<form class="features">${boxes.join('')}</form>`;
+}
+
+/** For each script its characters: the code point, and the glyph's name where the font gives one. */
+function charactersJson({ opened }: InspectedSource): string {
+  const { font } = opened;
+  const table = font.optional(cmap);
+  const characters = new CodePointSet();
+  if (table) cmap.eachRangeOf(table, (first, last) => characters.addRange(first, last));
+  const outlines = outlinesOf(font);
+  const groups = charactersByScript(characters).map(({ name, codePoints }) => [
+    name,
+    codePoints.map((codePoint) => [
+      codePoint,
+      (table && outlines.nameOf(cmap.glyphIdOf(table, codePoint))) ?? '',
+    ]),
+  ]);
+  return JSON.stringify(groups).replaceAll('<', '\\u003c');
+}
