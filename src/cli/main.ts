@@ -1,6 +1,9 @@
 #!/usr/bin/env node
 import { run } from './program.js';
 
+// How old the browser tables are is not for the user of this program to mend.
+process.env.BROWSERSLIST_IGNORE_OLD_DATA ??= '1';
+
 process.exitCode = await run(process.argv.slice(2), {
   out: (text) => process.stdout.write(text),
   err: (text) => process.stderr.write(text),

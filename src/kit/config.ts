@@ -26,6 +26,8 @@ export interface FamilyConfig {
 export interface KitConfig {
   site?: { root: string; pages: string[] };
   output: { folder: string; url?: string };
+  /** Browserslist queries; the project's own list if left out. */
+  reach?: string[];
   families: FamilyConfig[];
 }
 
@@ -86,6 +88,7 @@ const outputSchema = object({
 const schema = object({
   site: siteSchema.default(undefined),
   output: outputSchema.default(undefined).required('say where the kit goes: output: { folder: … }'),
+  reach: array(string().required()).transform((_, original) => oneOrMore(original) as string[]),
   families: array(familySchema.required())
     .min(1, 'list at least one family')
     .required('list the families to ship: families: [ … ]'),
@@ -93,7 +96,6 @@ const schema = object({
 
 /** Keys of the full design that this version doesn't act on; ignoring them silently would mislead. */
 const laterKeys: Record<string, string> = {
-  reach: 'this version writes WOFF2 only, for browsers from 2018 on',
   characters: 'this version ships whole fonts, not subsets',
   budget: 'this version sets no budgets',
   arrive: 'this version has no arrival groups',
@@ -186,10 +188,11 @@ type RawFamily = Omit<Partial<FamilyConfig>, 'weights' | 'weightRange'> &
 interface RawConfig {
   site?: { root: string; pages?: string[] };
   output: { folder: string; url?: string };
+  reach?: string[];
   families: RawFamily[];
 }
 
-function withDefaults({ site, output, families }: RawConfig): KitConfig {
+function withDefaults({ site, output, reach, families }: RawConfig): KitConfig {
   const config: KitConfig = {
     output,
     families: families.map(({ weights, styles, rights, ...family }) => ({
@@ -204,6 +207,7 @@ function withDefaults({ site, output, families }: RawConfig): KitConfig {
       ...(rights !== undefined ? { rights } : {}),
     })),
   };
+  if (reach) config.reach = reach;
   if (site) config.site = { root: site.root, pages: site.pages ?? ['**/*.html'] };
   return config;
 }

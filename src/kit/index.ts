@@ -7,6 +7,7 @@ import type { KitConfig } from './config.js';
 import type { Manifest } from './files/manifest.js';
 import { makeKit } from './make.js';
 import { planKit } from './plan.js';
+import { reachOf } from './reach.js';
 import { expandPaths, readSources, type Source } from './sources.js';
 import { version } from './version.js';
 import { writeKitFolder } from './write.js';
@@ -19,6 +20,7 @@ export { makeKit } from './make.js';
 export type { KitAddress } from './made.js';
 export { faceLabel, planKit, type KitPlan, type PlannedFace, type PlannedFamily } from './plan.js';
 export { expandPaths, readSources, type Source } from './sources.js';
+export { reachOf, type Reach } from './reach.js';
 export { writeKitFolder, writeWhole } from './write.js';
 export { version };
 
@@ -47,7 +49,7 @@ export async function buildKit(config: KitConfig, base: string): Promise<BuiltKi
   const plan = planKit(config, sources);
 
   const folder = resolve(base, config.output.folder);
-  const files = makeKit(plan, addressOf(config, base), version());
+  const files = makeKit(plan, reachOf(config.reach, base), addressOf(config, base), version());
   const manifest = JSON.parse(new TextDecoder().decode(files.get('kit.json'))) as Manifest;
   return { manifest, folder, changed: await writeKitFolder(folder, files) };
 }

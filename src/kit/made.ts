@@ -1,19 +1,26 @@
 import type { CodePointRanges } from '../core/text/unicode-ranges.js';
 import type { PlannedFace, PlannedFamily } from './plan.js';
+import type { Reach, ReachedFormat } from './reach.js';
 
 /** One delivered file of a face. */
 export interface Part {
   /** Path inside the kit: `faces/….woff2`. */
   file: string;
+  format: ReachedFormat['format'];
   bytes: Uint8Array;
   sha256: string;
   characters: CodePointRanges;
-  /** Tables that the format doesn't carry, in words. */
+  /** What of the source it doesn't carry, in words. */
   dropped: string[];
+  /** What was changed inside, so that old browsers link it as its rule does. */
+  changed: string[];
 }
 
 export interface MadeFace extends PlannedFace {
+  /** The WOFF2 file. */
   part: Part;
+  /** The same in other formats, for browsers that ask for them; the better ones first. */
+  older: Part[];
 }
 
 export interface MadeFamily extends Omit<PlannedFamily, 'faces'> {
@@ -30,6 +37,7 @@ export interface KitAddress {
 
 export interface MadeKit {
   families: MadeFamily[];
+  reach: Reach;
   address: KitAddress;
   /** The licence texts that go with it: their path in the kit, and the source that each came from. */
   licences: Map<string, string>;

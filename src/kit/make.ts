@@ -1,9 +1,5 @@
 import { basename } from 'node:path';
-import { writeFont } from '../core/containers/index.js';
-import { rangesOf } from '../core/text/unicode-ranges.js';
-import { cmap } from '../core/tables/index.js';
 import { slug } from './config.js';
-import { sha256 } from './digest.js';
 import { headFile } from './files/head.js';
 import { ledgerFile } from './files/ledger.js';
 import { manifestFile } from './files/manifest.js';
@@ -11,18 +7,27 @@ import { moduleFiles } from './files/module.js';
 import { proofFile } from './files/proof.js';
 import { stylesheetFile } from './files/stylesheet.js';
 import type { KitPlan, PlannedFace } from './plan.js';
-import type { KitAddress, MadeFace, MadeFamily, MadeKit, Part } from './made.js';
+import type { KitAddress, MadeFace, MadeFamily, MadeKit } from './made.js';
 import { inFile } from '../core/errors.js';
+import { makePart } from './part.js';
+import type { Reach, ReachedFormat } from './reach.js';
 
 /** The kit as files in memory. The same plan gives the same bytes. */
-export function makeKit(plan: KitPlan, address: KitAddress, version: string): Map<string, Uint8Array> {
+export function makeKit(
+  plan: KitPlan,
+  reach: Reach,
+  address: KitAddress,
+  version: string,
+): Map<string, Uint8Array> {
   const families = plan.families.map((family): MadeFamily => ({
     ...family,
-    faces: family.faces.map(makeFace),
+    faces: family.faces.map((face) => makeFace(face, reach.formats)),
   }));
-  const kit: MadeKit = { families, address, licences: new Map(), files: new Map() };
+  const kit: MadeKit = { families, reach, address, licences: new Map(), files: new Map() };
   for (const { faces } of families) {
-    for (const { part } of faces) kit.files.set(part.file, part.bytes);
+    for (const { part, older } of faces) {
+      for (const { file, bytes } of [part, ...older]) kit.files.set(file, bytes);
+    }
   }
   addLicences(kit);
   const text = (path: string, content: string) => kit.files.set(path, new TextEncoder().encode(content));
@@ -35,26 +40,10 @@ export function makeKit(plan: KitPlan, address: KitAddress, version: string): Ma
   return kit.files;
 }
 
-const slopeLetters = { normal: 'n', italic: 'i', oblique: 'o' } as const;
-
-function makeFace(face: PlannedFace): MadeFace {
-  const { source } = face;
-  return inFile(source.path, () => {
-    const { bytes, dropped } = writeFont(source.font, 'woff2');
-    const digest = sha256(bytes);
-    const [low, high] = face.weight;
-    const weight = low === high ? `${low}` : `${low}-${high}`;
-    const stretch = face.stretch[0] === 100 && face.stretch[1] === 100 ? '' : `-w${face.stretch.join('-')}`;
-    const name = `${slug(face.family)}-${weight}${slopeLetters[face.style]}${stretch}-full-${digest.slice(0, 8)}.woff2`;
-    const characters = [...cmap.mappingsOf(source.font.table(cmap))].map(([codePoint]) => codePoint);
-    const part: Part = {
-      file: `faces/${name}`,
-      bytes,
-      sha256: digest,
-      characters: rangesOf(characters),
-      dropped: [...source.dropped, ...dropped],
-    };
-    return { ...face, part };
+function makeFace(face: PlannedFace, formats: readonly ReachedFormat[]): MadeFace {
+  return inFile(face.source.path, () => {
+    const [part, ...older] = formats.map(({ format }) => makePart(face, format));
+    return { ...face, part, older };
   });
 }
 

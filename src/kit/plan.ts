@@ -1,3 +1,4 @@
+import type { FontFormat } from '../core/containers/index.js';
 import { rangeText, type FontDisplay, type Range, type Slope } from '../core/css/index.js';
 import { DenseGlyphError } from '../core/errors.js';
 import type { FamilyConfig, KitConfig } from './config.js';
@@ -58,9 +59,10 @@ function chooseFaces(family: FamilyConfig, sources: readonly Source[], path: str
     ({ face }) => suits(face.weight, family) && (family.styles?.includes(face.style) ?? true),
   );
   checkComplete(family, wanted, sources, path);
-  const faces = wanted.map((source): PlannedFace => {
+  const { kept, notes: copies } = withoutCopies(wanted);
+  const faces = kept.map((source): PlannedFace => {
     checkRights(family, source, path);
-    const notes = source.findings.map(({ message }) => message);
+    const notes = [...source.findings.map(({ message }) => message), ...(copies.get(source) ?? [])];
     if (source.face.family !== family.family && source.face.family !== '') {
       notes.push(`the file calls its family "${source.face.family}"; the kit declares "${family.family}"`);
     }
@@ -83,6 +85,32 @@ function chooseFaces(family: FamilyConfig, sources: readonly Source[], path: str
   faces.sort(compareFaces);
   checkConflicts(faces, path);
   return faces;
+}
+
+/** Of a face that is there in several formats, as in kits of old, the one that has lost the least. */
+const formatOrder: readonly FontFormat[] = ['otf', 'ttf', 'woff2', 'woff', 'eot'];
+
+function withoutCopies(sources: readonly Source[]): { kept: Source[]; notes: Map<Source, string[]> } {
+  const best = new Map<string, Source>();
+  const copies = new Map<string, Source[]>();
+  for (const source of sources) {
+    const { family, style, weight, stretch, axes } = source.face;
+    const key = JSON.stringify([family, style, weight, stretch, axes]);
+    const known = best.get(key);
+    const better = known && formatOrder.indexOf(source.format) < formatOrder.indexOf(known.format);
+    copies.set(key, [...(copies.get(key) ?? []), source]);
+    if (!known || better) best.set(key, source);
+  }
+  const notes = new Map<Source, string[]>();
+  const kept = [...best].flatMap(([key, source]) => {
+    const all = copies.get(key)!;
+    // Two files of one format are a conflict, which is for the user to solve.
+    if (new Set(all.map(({ format }) => format)).size < all.length) return all;
+    const others = all.filter((other) => other !== source).map(({ path }) => path);
+    if (others.length > 0) notes.set(source, [`${others.join(', ')} holds the same face and is not used`]);
+    return [source];
+  });
+  return { kept, notes };
 }
 
 const slopeOrder: readonly Slope[] = ['normal', 'italic', 'oblique'];

@@ -3,6 +3,7 @@ import { cpSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { openFont } from '#src/core/containers/index.js';
+import { os2 } from '#src/core/tables/index.js';
 import type { Manifest } from '#src/kit/index.js';
 import { cli, inFolder, tree } from '../support/cli.js';
 import { buildCollection } from '../support/fonts.js';
@@ -123,6 +124,43 @@ describe('build', () => {
       expect(tree(join(folder, 'site/type/faces'))).toHaveLength(1);
       expect(textIn(folder, 'kit.head.html')).not.toContain('preload');
     }));
+
+  test('reach decides the formats, and the report names the browser behind each', () =>
+    project({ ...config, reach: ['last 1 chrome version', 'ie 8', 'ie 11'] }, async (folder) => {
+      const { code, out } = await cli(['build'], folder);
+      expect(code).toBe(0);
+      expect(out).toContain('woff is there for Internet Explorer 11');
+      expect(out).toContain('eot is there for Internet Explorer 8');
+      const { reach, families } = manifestIn(folder);
+      expect(reach).toMatchObject({ askedBy: 'config', browsers: 3 });
+      const [regular] = families[0].faces;
+      const [woff2, woff, eot] = regular.parts;
+      expect([woff2, woff, eot].map(({ format }) => format)).toEqual(['woff2', 'woff', 'eot']);
+      expect(textIn(folder, 'kit.css')).toContain(
+        `src: url("${eot.file}?") format("embedded-opentype"),\n    url("${woff2.file}") format("woff2"),\n    ` +
+          `url("${woff.file}") format("woff");`,
+      );
+      // Only the best format is preloaded: whoever knows preload knows WOFF2.
+      expect(textIn(folder, 'kit.head.html')).not.toMatch(/\.(woff|eot)"/);
+      const slab = families[1].faces[0].parts.find(({ format }) => format === 'eot')!;
+      const { font } = openFont(readFileSync(join(folder, 'site/type', slab.file)));
+      expect([font.flavour, font.table(os2).usWeightClass]).toEqual(['truetype', 700]);
+    }));
+
+  test('a family that is there in several formats is taken once', () =>
+    project(
+      { ...config, families: [{ ...sans, files: 'fonts/old', weights: 700, styles: 'normal' }] },
+      async (folder) => {
+        const source = 'fonts/FerrywakeSans-Bold.ttf';
+        await cli(['convert', source, '--to', 'woff,eot,ttf', '--out', 'fonts/old'], folder);
+        const { code, out } = await cli(['build'], folder);
+        expect(code).toBe(0);
+        expect(out).toContain(
+          'fonts/old/FerrywakeSans-Bold.eot, fonts/old/FerrywakeSans-Bold.woff holds the same face',
+        );
+        expect(manifestIn(folder).families[0].faces[0].source.path).toBe('fonts/old/FerrywakeSans-Bold.ttf');
+      },
+    ));
 
   test('the faces of a collection are told apart like files', () =>
     project({ ...config, families: [{ ...sans, files: 'fonts/all.ttc' }] }, async (folder) => {

@@ -15,6 +15,16 @@ export interface FontFaceRule {
   sources: { url: string; format: string }[];
 }
 
+/** What `format()` calls each kind of file (CSS Fonts 4, section 4.3.1). */
+export const formatHints = {
+  woff2: 'woff2',
+  woff: 'woff',
+  ttf: 'truetype',
+  otf: 'opentype',
+  eot: 'embedded-opentype',
+  svg: 'svg',
+} as const;
+
 /** A string in double quotes (CSSOM, "serialize a string"). */
 export function cssString(value: string): string {
   const escaped = value

@@ -4,6 +4,7 @@ export {
   cssString,
   fontFaceText,
   fontFamilyList,
+  formatHints,
   rangeText,
   type FontDisplay,
   type FontFaceRule,

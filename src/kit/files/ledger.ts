@@ -4,9 +4,13 @@ import type { MadeKit } from '../made.js';
 /** ledger.json: where each file came from, and who says that it may be used. */
 export function ledgerFile(kit: MadeKit): string {
   const entries = kit.families.flatMap(({ family, faces }) =>
-    faces.map(({ part, source, rights }) => ({
+    faces.map(({ part, older, source, rights }) => ({
       file: part.file,
       sha256: part.sha256,
+      // The same face in formats for older browsers.
+      ...(older.length > 0
+        ? { older: older.map(({ file, sha256: digest }) => ({ file, sha256: digest })) }
+        : {}),
       family,
       source: { path: source.path, bytes: source.size, sha256: sha256(source.bytes) },
       // What the font file says of itself; left out where it says nothing.

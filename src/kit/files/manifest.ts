@@ -2,12 +2,15 @@ import { unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import { rangeText, type FontDisplay, type Slope } from '../../core/css/index.js';
 import { sha256 } from '../digest.js';
 import type { MadeFace, MadeKit } from '../made.js';
+import type { Reach, ReachedFormat } from '../reach.js';
 
 /** kit.json: what is in the kit and why. */
 export interface Manifest {
   manifestVersion: 1;
   /** The version of dense-glyph that made the kit. */
   madeWith: string;
+  /** The browsers to be served, what they need and what they lack. */
+  reach: Reach;
   families: ManifestFamily[];
   /** Files to preload, relative to the kit. */
   preloads: string[];
@@ -42,13 +45,15 @@ export interface ManifestPart {
   file: string;
   /** What a browser asks for: absolute where output.url is set, else relative to kit.css. */
   url: string;
-  format: 'woff2';
+  format: ReachedFormat['format'];
   bytes: number;
   sha256: string;
   /** The characters in it, as `unicode-range` writes them. */
   characters: string;
   /** What of the source it doesn't carry. */
   dropped: string[];
+  /** What was changed inside, so that old browsers link it as its rule does. */
+  changed: string[];
 }
 
 export function manifestFile(kit: MadeKit, version: string): string {
@@ -62,6 +67,7 @@ export function manifestFile(kit: MadeKit, version: string): string {
   const manifest: Manifest = {
     manifestVersion: 1,
     madeWith: version,
+    reach: kit.reach,
     families,
     preloads: kit.families.flatMap(({ faces }) => faces.filter((f) => f.preload).map((f) => f.part.file)),
     files: Object.fromEntries(
@@ -72,7 +78,7 @@ export function manifestFile(kit: MadeKit, version: string): string {
 }
 
 function manifestFace(face: MadeFace, base: string): ManifestFace {
-  const { weight, style, stretch, display, preload, preloadReason, source, part, notes } = face;
+  const { weight, style, stretch, display, preload, preloadReason, source, part, older, notes } = face;
   return {
     weight: rangeText(weight),
     style,
@@ -81,17 +87,16 @@ function manifestFace(face: MadeFace, base: string): ManifestFace {
     preload,
     preloadReason,
     source: { path: source.path, bytes: source.size, sha256: sha256(source.bytes) },
-    parts: [
-      {
-        file: part.file,
-        url: base + part.file,
-        format: 'woff2',
-        bytes: part.bytes.length,
-        sha256: part.sha256,
-        characters: unicodeRangeText(part.characters),
-        dropped: part.dropped,
-      },
-    ],
+    parts: [part, ...older].map((made) => ({
+      file: made.file,
+      url: base + made.file,
+      format: made.format,
+      bytes: made.bytes.length,
+      sha256: made.sha256,
+      characters: unicodeRangeText(made.characters),
+      dropped: made.dropped,
+      changed: made.changed,
+    })),
     notes,
   };
 }

@@ -1,12 +1,31 @@
-import { fontFaceText, fontFamilyList } from '../../core/css/index.js';
+import { svgFontId } from '../../core/containers/index.js';
+import { fontFaceText, fontFamilyList, formatHints } from '../../core/css/index.js';
 import type { MadeFace, MadeKit } from '../made.js';
+import type { ReachedFormat } from '../reach.js';
 
-/** The `@font-face` rule of a face. @param base what its URL starts with */
+/** The order in `src`: the oldest Internet Explorer reads only the first, all others take the first that they know. */
+const sourceOrder: readonly ReachedFormat['format'][] = ['eot', 'woff2', 'woff', 'ttf', 'svg'];
+
+/** The `@font-face` rule of a face. @param base what its URLs start with */
 export function faceRule(face: MadeFace, base: string): string {
-  const { family, weight, style, stretch, display, part } = face;
-  const sources = [{ url: base + part.file, format: 'woff2' }];
+  const { family, weight, style, stretch, display, part, older } = face;
+  const sources = [part, ...older]
+    .sort((a, b) => sourceOrder.indexOf(a.format) - sourceOrder.indexOf(b.format))
+    .map(({ file, format }) => ({ url: base + file + urlEnds[format], format: formatHints[format] }));
   return fontFaceText({ family, weight, style, stretch, display, sources });
 }
+
+/**
+ * Internet Explorer before 9 takes everything from the first bracket to the last one for the URL; behind a question
+ * mark the rest of it does no harm. An SVG font is named by its id.
+ */
+const urlEnds: Record<ReachedFormat['format'], string> = {
+  eot: '?',
+  woff2: '',
+  woff: '',
+  ttf: '',
+  svg: `#${svgFontId}`,
+};
 
 /** kit.css: faces, a custom property and a class for each role. */
 export function stylesheetFile(kit: MadeKit): string {
