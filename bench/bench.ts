@@ -8,7 +8,9 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliDecompressSync } from 'node:zlib';
 import { Reader } from '#src/core/bytes/reader.js';
+import { openFont } from '#src/core/containers/index.js';
 import { readDirectory } from '#src/core/containers/woff2/directory.js';
+import { buildCollection } from '../test/support/fonts.js';
 import { largeFont } from './large-font.js';
 import { compare } from './processes.js';
 
@@ -44,6 +46,24 @@ const megabytes = (bytes: number) => `${(bytes / 1e6).toFixed(1)} MB`;
 async function startUp(): Promise<void> {
   const { ratio, wall } = await compare([program, '--version'], ['-e', '0'], quick ? 5 : 21);
   tell('--version against node -e 0', ratio, 2, ms(wall));
+}
+
+async function looks(): Promise<void> {
+  const regular = join(root, 'sample/fonts/FerrywakeSans-Regular.ttf');
+  const font = join(folder, 'font.ttf');
+  writeFileSync(font, largeFont(regular, 2600));
+  const one = await compare([program, 'inspect', font], ['-e', '0'], quick ? 5 : 15);
+  const size = megabytes(statSync(font).size);
+  tell(`inspect a font of ${size} against node -e 0`, one.ratio, 2, ms(one.wall));
+
+  const collection = join(folder, 'fonts.ttc');
+  const faces = Array.from({ length: 3 }, () => openFont(largeFont(regular, 60_000)).font);
+  writeFileSync(collection, buildCollection(faces, { shareTables: false }));
+  const bytes = statSync(collection).size;
+  const many = await compare([program, 'inspect', collection], ['-e', 'setTimeout(() => {}, 50)'], 5);
+  tell(`inspect a collection of ${megabytes(bytes)}, per half second`, many.wall[0] / 500, 1, ms(many.wall));
+  const detail = `${megabytes(many.memory[0])} against ${megabytes(many.memory[1])}`;
+  tell('its peak memory above a bare Node, per byte', (many.memory[0] - many.memory[1]) / bytes, 3, detail);
 }
 
 async function conversion(name: string, files: string[], runs: number): Promise<void> {
@@ -90,6 +110,7 @@ try {
   const sample = (name: string) => join(root, 'sample/fonts', name);
   const vendor = (name: string) => join(root, 'node_modules/katex/dist/fonts', name);
   await startUp();
+  await looks();
   await conversion('a static TTF', [sample('FerrywakeSans-Regular.ttf')], 9);
   await conversion('a variable TTF', [sample('FerrywakeSans-Variable.ttf')], 9);
   await conversion('a CFF font', [sample('LampbuoySlab-Bold.otf')], 9);

@@ -103,10 +103,10 @@ function encrypted(path: string): DenseGlyphError {
   return new DenseGlyphError('format-unsupported', `${path} in the archive is encrypted`, {}, advice);
 }
 
-/** The library's errors are plain ones; those about file names mean that unpacking would write elsewhere. */
+/** Errors of yauzl and zlib are plain ones; those about file names mean that unpacking would write elsewhere. */
 function asOurs(cause: unknown): unknown {
-  if (cause instanceof DenseGlyphError || !(cause instanceof Error)) return cause;
-  const { message } = cause;
+  const { name, message } = cause as Error;
+  if (cause instanceof DenseGlyphError || name !== 'Error') return cause;
   if (/relative path|absolute path|invalid characters/.test(message)) return unsafe(message);
   if (/unsupported compression method/.test(message)) {
     return new DenseGlyphError('format-unsupported', message, {}, 'unpack it and give the folder');

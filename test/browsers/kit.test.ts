@@ -4,50 +4,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Manifest } from '#src/kit/index.js';
 import { cli } from '../support/cli.js';
+import { compareDrawings, type Comparison } from '../support/drawings.js';
 import { availableEngines, startEngine, type Engine } from '../support/engines.js';
 import { filesIn, sampleFonts, vendorFonts } from '../support/paths.js';
 import { LoggingServer } from '../support/server.js';
-
-/**
- * Draws texts with two files of one face and compares the pixels. Also draws them with the fallback, so that a font
- * that was not applied at all can't pass.
- */
-const compareDrawings = `
-  const { pairs, texts, sizes } = argument;
-  const canvas = document.createElement('canvas');
-  canvas.width = 1400; canvas.height = 110;
-  const context = canvas.getContext('2d', { willReadFrequently: true });
-  const draw = (font, text) => {
-    context.fillStyle = '#fff'; context.fillRect(0, 0, 1400, 110);
-    context.fillStyle = '#000'; context.font = font; context.fillText(text, 8, 80);
-    return context.getImageData(0, 0, 1400, 110).data;
-  };
-  const same = (a, b) => { for (let i = 0; i < a.length; i += 4) if (a[i] !== b[i] || a[i + 1] !== b[i + 1] || a[i + 2] !== b[i + 2]) return false; return true; };
-  const results = [];
-  for (const [i, { name, source, made, descriptors, weights }] of pairs.entries()) {
-    const faces = [new FontFace('source' + i, 'url(' + source + ')', descriptors), new FontFace('made' + i, 'url(' + made + ')', descriptors)];
-    for (const face of faces) { await face.load(); document.fonts.add(face); }
-    let equal = 0, differing = [], unlikeFallback = 0, total = 0;
-    for (const weight of weights) for (const size of sizes) for (const text of texts) {
-      const font = (family) => (descriptors.style || 'normal') + ' ' + weight + ' ' + size + 'px ' + family;
-      const drawn = draw(font('source' + i), text);
-      const fallback = draw(font('nosuchfamily'), text);
-      total++;
-      if (same(drawn, draw(font('made' + i), text))) equal++; else differing.push(weight + ' ' + size + ' ' + text);
-      if (!same(drawn, fallback)) unlikeFallback++;
-    }
-    results.push({ name, equal, total, differing, unlikeFallback });
-  }
-  return results;
-`;
-
-interface Comparison {
-  name: string;
-  equal: number;
-  total: number;
-  differing: string[];
-  unlikeFallback: number;
-}
 
 const texts = [
   'The first boat leaves Skerrow at 06:40, AVATAR Type 2:11',

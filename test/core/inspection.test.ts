@@ -137,6 +137,7 @@ describe('findings', () => {
   test.each<[code: string, Font, string | undefined, message: string]>([
     ['file-name-weight', plain, 'Harbour-Bold.ttf', 'the file name means weight 700, the font is 400'],
     ['file-name-style', plain, 'HarbourItalic.woff2', 'the file name means italic, the font is upright'],
+    ['file-name-format', plain, 'harbour.otf', 'the file name says otf, the content is ttf'],
     ['weight-disagrees', buildFont({ subfamily: 'Black' }), undefined, 'the style name "Black" means 900'],
     ['tables-missing', changed('post', undefined), undefined, 'the font has no post table'],
     [

@@ -129,7 +129,7 @@ export function buildFont(parts: FontParts = {}): Font {
 }
 
 /** A collection; tables that fonts have in common are stored once. */
-export function buildCollection(fonts: readonly Font[]): Uint8Array {
+export function buildCollection(fonts: readonly Font[], { shareTables = true } = {}): Uint8Array {
   const writer = new Writer(1024).tag('ttcf').uint16(1).uint16(0).uint32(fonts.length);
   const offsets = writer.length;
   writer.write(new Uint8Array(fonts.length * 4));
@@ -144,7 +144,7 @@ export function buildCollection(fonts: readonly Font[]): Uint8Array {
   fonts.forEach((font, i) => {
     [...font.tags].sort().forEach((tag, k) => {
       const bytes = font.bytesOf(tag);
-      const key = Buffer.from(bytes).toString('latin1');
+      const key = shareTables ? Buffer.from(bytes).toString('latin1') : `${i} ${tag}`;
       let offset = stored.get(key);
       if (offset === undefined) {
         stored.set(key, (offset = writer.align(4).length));
@@ -178,7 +178,7 @@ export function buildWoff2Collection(fonts: readonly Font[]): Uint8Array {
         entry.transformVersion = 0;
         if (tag === 'glyf') {
           const { indexToLocFormat } = font.table(head);
-          for (const piece of transformGlyf(font.table(glyf), indexToLocFormat)) data.write(piece);
+          for (const piece of transformGlyf(font.table(glyf), indexToLocFormat).pieces) data.write(piece);
         }
         entry.transformLength = data.length - start;
       } else data.write(bytes);

@@ -1,6 +1,7 @@
 // Where a font disagrees with itself, with its file name or with what browsers accept, and what follows from it.
 
 import { weightInName, type FaceStyle, type Finding } from '../css/face-style.js';
+import { fontFormats, type FontFormat } from '../containers/formats.js';
 import type { Font } from '../sfnt/font.js';
 import * as cmap from '../tables/cmap.js';
 import * as fvar from '../tables/fvar.js';
@@ -45,10 +46,11 @@ export function findingsOf(
   styleFindings: readonly Finding[],
   metrics: VerticalMetrics,
   fileName: string | undefined,
+  format: FontFormat,
 ): InspectionFinding[] {
   return [
     ...styleFindings.map(({ code, message }) => ({ code, message, effect: styleEffects[code] })),
-    ...fromFileName(face, fileName),
+    ...fromFileName(face, fileName, format),
     ...fromTables(font),
     ...fromVariations(font),
     ...fromSlant(font, face),
@@ -56,10 +58,23 @@ export function findingsOf(
   ];
 }
 
-function fromFileName({ weight, style }: FaceStyle, fileName: string | undefined): InspectionFinding[] {
+function fromFileName(
+  { weight, style }: FaceStyle,
+  fileName: string | undefined,
+  format: FontFormat,
+): InspectionFinding[] {
   if (!fileName) return [];
   const stem = fileName.replace(/\.[^.]+$/, '');
+  const extension = fileName.slice(stem.length + 1).toLowerCase();
   const found: InspectionFinding[] = [];
+  if (extension !== format && fontFormats.some((known) => known === extension)) {
+    found.push({
+      code: 'file-name-format',
+      message: `the file name says ${extension}, the content is ${format}`,
+      effect:
+        'browsers go by the content, but a format() hint or a server that follows the name misleads them',
+    });
+  }
   const named = weightInName(stem);
   if (named !== undefined && (named < weight[0] - 50 || named > weight[1] + 50)) {
     found.push({

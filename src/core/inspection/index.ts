@@ -114,7 +114,7 @@ export function inspectFont(
     format,
     names: namesOf(font),
     face,
-    findings: findingsOf(font, face, findings, metrics, options.fileName),
+    findings: findingsOf(font, face, findings, metrics, options.fileName, format),
     outlines: outlineKind(font),
     hinting: hintingOf(font),
     colour: ['COLR', 'SVG ', 'CBDT', 'sbix'].filter((tag) => font.has(tag)).map((tag) => tag.trim()),

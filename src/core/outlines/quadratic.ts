@@ -12,8 +12,21 @@
  * @returns x and y of the control points, at least one
  */
 export function quadraticControls(cubic: ArrayLike<number>, tolerance: number): number[] {
-  let controls: number[] = [];
-  for (let pieces = 1; pieces <= maximumPieces; pieces++) {
+  const single = controlsFor(cubic, 1);
+  if (deviation(cubic, single) <= tolerance) return single;
+  let pieces = Math.min(Math.max(2, piecesFor(cubic, tolerance)), maximumPieces);
+  let controls = controlsFor(cubic, pieces);
+  if (deviation(cubic, controls) <= tolerance) {
+    // The estimate may be generous: fewer pieces, as long as they do.
+    while (pieces > 2) {
+      const fewer = controlsFor(cubic, pieces - 1);
+      if (deviation(cubic, fewer) > tolerance) break;
+      controls = fewer;
+      pieces--;
+    }
+    return controls;
+  }
+  while (++pieces <= maximumPieces) {
     controls = controlsFor(cubic, pieces);
     if (deviation(cubic, controls) <= tolerance) break;
   }
@@ -22,6 +35,16 @@ export function quadraticControls(cubic: ArrayLike<number>, tolerance: number): 
 
 /** Curves of real fonts need two to four at the usual tolerance. */
 const maximumPieces = 32;
+
+/**
+ * An estimate: a piece of a cubic strays from its best quadratic by at most √3/36 of its third difference, which
+ * shrinks with the cube of the number of pieces.
+ */
+function piecesFor(cubic: ArrayLike<number>, tolerance: number): number {
+  const third = (axis: 0 | 1) => cubic[6 + axis] - 3 * cubic[4 + axis] + 3 * cubic[2 + axis] - cubic[axis];
+  const error = (Math.sqrt(3) / 36) * Math.hypot(third(0), third(1));
+  return Math.ceil(Math.cbrt(error / tolerance));
+}
 
 function controlsFor(cubic: ArrayLike<number>, pieces: number): number[] {
   const controls: number[] = [];

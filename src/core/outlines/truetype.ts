@@ -24,6 +24,11 @@ export interface TrueTypeConversion {
   dropped: string[];
 }
 
+/** Font units: coordinates are rounded to whole ones, so less than this only costs points. */
+const leastTolerance = 0.05;
+/** OpenType: head, unitsPerEm. */
+const unitsPerEmRange = [16, 16384] as const;
+
 /** Tables that have no place beside TrueType outlines. */
 const cffOnly = new Set(['CFF ', 'CFF2', 'VORG', 'DSIG']);
 
@@ -45,7 +50,12 @@ export function toTrueType(font: Font, tolerance = defaultTolerance): TrueTypeCo
     const reason = `${cff.tag.trim()} draws ${cff.charStrings.count} glyphs, but maxp counts ${numGlyphs}`;
     throw new DenseGlyphError('table-damaged', reason, { table: cff.tag });
   }
-  const pen = new QuadraticPen(tolerance * header.unitsPerEm);
+  const { unitsPerEm } = header;
+  if (unitsPerEm < unitsPerEmRange[0] || unitsPerEm > unitsPerEmRange[1]) {
+    const reason = `the em has ${unitsPerEm} units; ${unitsPerEmRange.join(' to ')} are allowed`;
+    throw new DenseGlyphError('table-damaged', reason, { table: head.tag });
+  }
+  const pen = new QuadraticPen(Math.max(tolerance * unitsPerEm, leastTolerance), cff.tag);
   const data = new Writer(numGlyphs * 64);
   const offsets = new Uint32Array(numGlyphs + 1);
   const limits = { points: 0, contours: 0 };
@@ -141,10 +151,20 @@ class QuadraticPen implements OutlineSink {
   private lastX = 0;
   private lastY = 0;
 
-  /** @param tolerance font units */
-  constructor(private readonly tolerance: number) {}
+  /**
+   * @param tolerance font units
+   * @param table where the outlines come from, for errors
+   */
+  constructor(
+    private readonly tolerance: number,
+    private readonly table: string,
+  ) {}
 
   private add(x: number, y: number, onCurve: number): void {
+    if (!(Math.abs(x) < 0x7fff && Math.abs(y) < 0x7fff)) {
+      const reason = `a glyph reaches to ${Math.round(x)}, ${Math.round(y)}, further than TrueType outlines can`;
+      throw new DenseGlyphError('table-damaged', reason, { table: this.table });
+    }
     this.x.push(Math.round(x));
     this.y.push(Math.round(y));
     this.onCurve.push(onCurve);

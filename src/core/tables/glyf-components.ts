@@ -86,3 +86,11 @@ export function serialiseComponents(
   }
   if (instructions) writer.uint16(instructions.length).write(instructions);
 }
+
+/** Bytes that `serialiseComponents` writes for components, without instructions. */
+export function componentsSize(components: readonly Component[]): number {
+  return components.reduce((size, { flags, transform }) => {
+    const words = (flags & componentFlag.arg1And2AreWords) !== 0;
+    return size + (words ? 8 : 6) + transform.length * 2;
+  }, 0);
+}

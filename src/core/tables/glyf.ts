@@ -3,7 +3,7 @@
 import { Reader } from '../bytes/reader.js';
 import { Writer } from '../bytes/writer.js';
 import type { Font } from '../sfnt/font.js';
-import { parseComponents, serialiseComponents, type Component } from './glyf-components.js';
+import { componentsSize, parseComponents, serialiseComponents, type Component } from './glyf-components.js';
 import * as loca from './loca.js';
 
 export const tag = 'glyf';
@@ -213,6 +213,45 @@ export function serialiseGlyph(glyph: Glyph): Uint8Array {
   return writer.bytes();
 }
 
+/** The flag bits that describe the shortest form of a delta. */
+function deltaFlag(delta: number, short: number, same: number): number {
+  if (delta === 0) return same;
+  if (delta <= -256 || delta >= 256) return 0;
+  return delta > 0 ? short | same : short;
+}
+
+const deltaSize = (short: number, delta: number) => (short ? 1 : delta === 0 ? 0 : 2);
+
+/** Bytes that `serialiseGlyph` writes, counted without writing. */
+export function serialisedSize(glyph: Glyph): number {
+  if (glyph.kind === 'composite') {
+    const instructions = glyph.instructions ? 2 + glyph.instructions.length : 0;
+    return 10 + componentsSize(glyph.components) + instructions;
+  }
+  const { endPtsOfContours, instructions, onCurve, xCoordinates, yCoordinates } = glyph;
+  let size = 12 + endPtsOfContours.length * 2 + instructions.length;
+  let [x, y, last, run] = [0, 0, -1, 0];
+  for (let i = 0; i < onCurve.length; i++) {
+    const dx = xCoordinates[i] - x;
+    const dy = yCoordinates[i] - y;
+    x = xCoordinates[i];
+    y = yCoordinates[i];
+    const xFlag = deltaFlag(dx, flag.xShort, flag.xSame);
+    const yFlag = deltaFlag(dy, flag.yShort, flag.ySame);
+    const value = onCurve[i] | xFlag | yFlag | (i === 0 && glyph.overlapSimple ? flag.overlapSimple : 0);
+    size += deltaSize(xFlag & flag.xShort, dx) + deltaSize(yFlag & flag.yShort, dy);
+    // A flag that is repeated takes two bytes, however often; a run ends at 256.
+    if (value === last && run < 256) {
+      if (++run === 2) size++;
+    } else {
+      size++;
+      last = value;
+      run = 1;
+    }
+  }
+  return size;
+}
+
 function serialiseContours(writer: Writer, glyph: SimpleGlyph): void {
   const { endPtsOfContours, instructions, onCurve, xCoordinates, yCoordinates } = glyph;
   writer.uint16Array(endPtsOfContours).uint16(instructions.length).write(instructions);
@@ -237,11 +276,8 @@ function serialiseContours(writer: Writer, glyph: SimpleGlyph): void {
 
 /** Writes a delta in its shortest form and returns the flag bits that describe it. */
 function writeDelta(writer: Writer, delta: number, short: number, same: number): number {
-  if (delta === 0) return same;
-  if (delta > -256 && delta < 256) {
-    writer.uint8(Math.abs(delta));
-    return delta > 0 ? short | same : short;
-  }
-  writer.int16((delta << 16) >> 16); // coordinates are 16 bits wide and wrap around
-  return 0;
+  const bits = deltaFlag(delta, short, same);
+  if (bits & short) writer.uint8(Math.abs(delta));
+  else if (delta !== 0) writer.int16((delta << 16) >> 16); // coordinates are 16 bits wide and wrap around
+  return bits;
 }

@@ -13,11 +13,22 @@ const hasOverlapBitmap = 1;
 const streamNames = ['nContour', 'nPoints', 'flag', 'glyph', 'composite', 'bbox', 'instruction'] as const;
 type Streams<Stream> = Record<(typeof streamNames)[number], Stream>;
 
+export interface TransformedGlyf {
+  /** The transformed table, in pieces, so that it isn't held in memory twice. */
+  pieces: Uint8Array[];
+  /** Bytes of glyf as readers rebuild it. */
+  rebuiltSize: number;
+  /** The loca format that it is rebuilt with. */
+  indexToLocFormat: number;
+}
+
 /**
- * @param indexToLocFormat the loca format that the table is rebuilt with
- * @returns the transformed table in pieces, so that it isn't held in memory twice
+ * Readers rebuild glyf with each record on a multiple of four bytes. Where that makes it too large for short offsets,
+ * the rebuilt loca has to be a long one.
+ *
+ * @param wantedLocFormat the loca format of the font
  */
-export function transformGlyf(table: glyf.Glyf, indexToLocFormat: number): Uint8Array[] {
+export function transformGlyf(table: glyf.Glyf, wantedLocFormat: number): TransformedGlyf {
   const numGlyphs = table.offsets.length - 1;
   const streams = Object.fromEntries(
     streamNames.map((name) => [name, new Writer(capacityOf(name, table))]),
@@ -26,9 +37,11 @@ export function transformGlyf(table: glyf.Glyf, indexToLocFormat: number): Uint8
   const overlapBitmap = new Uint8Array((numGlyphs + 7) >> 3);
   const scratch = new glyf.GlyphScratch();
   let overlaps = false;
+  let rebuiltSize = 0;
   for (let glyphId = 0; glyphId < numGlyphs; glyphId++) {
     const glyph = glyf.glyphOf(table, glyphId, scratch);
     const bit = 0x80 >> (glyphId & 7);
+    if (glyph) rebuiltSize += (glyf.serialisedSize(glyph) + 3) & ~3;
     if (!glyph) {
       streams.nContour.int16(0);
     } else if (glyph.kind === 'composite') {
@@ -46,6 +59,7 @@ export function transformGlyf(table: glyf.Glyf, indexToLocFormat: number): Uint8
       writeSimple(streams, glyph);
     }
   }
+  const indexToLocFormat = rebuiltSize > loca.maximumShortOffset ? 1 : wantedLocFormat;
   const header = new Writer(36).uint16(0).uint16(overlaps ? hasOverlapBitmap : 0);
   header.uint16(numGlyphs).uint16(indexToLocFormat);
   for (const name of streamNames)
@@ -55,7 +69,8 @@ export function transformGlyf(table: glyf.Glyf, indexToLocFormat: number): Uint8
     if (name === 'bbox') pieces.push(bboxBitmap);
     pieces.push(streams[name].bytes());
   }
-  return overlaps ? [...pieces, overlapBitmap] : pieces;
+  if (overlaps) pieces.push(overlapBitmap);
+  return { pieces, rebuiltSize, indexToLocFormat };
 }
 
 /**

@@ -14,21 +14,23 @@ import * as loca from '../../tables/loca.js';
 import * as maxp from '../../tables/maxp.js';
 import type { WrittenFont } from '../formats.js';
 import { headerSize, signature, writeDirectory, type DirectoryEntry } from './directory.js';
-import { transformGlyf } from './glyf-transform.js';
+import { transformGlyf, type TransformedGlyf } from './glyf-transform.js';
 import { transformHmtx } from './hmtx-transform.js';
 
 /** Writes a font as WOFF 2.0. A digital signature can't survive the transforms, so DSIG is left out. */
 export function writeWoff2(font: Font): WrittenFont {
   const tables = font.tables();
   const dropped = tables.delete('DSIG') ? ['DSIG (a signature does not survive WOFF2)'] : [];
-  const longOffsets = font.has(glyf.tag) && needsLongOffsets(font);
-  tables.set(head.tag, markTransformed(font, longOffsets));
-  const { entries, stream } = joinTables(tables, transformTables(font, longOffsets));
+  const outlines = font.has(glyf.tag)
+    ? transformGlyf(font.table(glyf), font.table(head).indexToLocFormat)
+    : undefined;
+  tables.set(head.tag, markTransformed(font, outlines));
+  const { entries, stream, sfntLength } = joinTables(tables, transformTables(font, outlines));
   const compressed = compress(stream);
 
   const writer = new Writer(headerSize + entries.length * 12 + compressed.length);
   writer.uint32(signature).uint32(sfntVersions[font.flavour]).uint32(0);
-  writer.uint16(entries.length).uint16(0).uint32(sfntSize(tables)).uint32(compressed.length);
+  writer.uint16(entries.length).uint16(0).uint32(sfntLength).uint32(compressed.length);
   writer.uint16(1).uint16(0).write(new Uint8Array(20)); // version 1.0, no metadata, no private data
   writeDirectory(writer, entries);
   writer.write(compressed).align(4);
@@ -39,7 +41,7 @@ export function writeWoff2(font: Font): WrittenFont {
 function joinTables(
   tables: ReadonlyMap<string, Uint8Array>,
   transformed: ReadonlyMap<string, TransformedTable>,
-): { entries: DirectoryEntry[]; stream: Uint8Array } {
+): { entries: DirectoryEntry[]; stream: Uint8Array; sfntLength: number } {
   const entries: DirectoryEntry[] = [];
   const stream = new Writer(sfntSize(tables));
   for (const tag of [...tables.keys()].sort(compareTags)) {
@@ -52,33 +54,22 @@ function joinTables(
     if (change) entry.transformLength = stream.length - start;
     entries.push(entry);
   }
-  return { entries, stream: stream.bytes() };
-}
-
-/** Section 5: bit 11 of `head.flags` is set, and the loca format is that of the rebuilt table. */
-function markTransformed(font: Font, longOffsets: boolean): Uint8Array {
-  const table = font.table(head);
-  const bytes = new Uint8Array(font.bytesOf(head.tag));
-  const view = new DataView(bytes.buffer);
-  view.setUint16(16, table.flags | head.losslessTransformFlag);
-  if (longOffsets) view.setInt16(50, 1);
-  return bytes;
+  const padded = entries.reduce((sum, { origLength }) => sum + ((origLength + 3) & ~3), 0);
+  return { entries, stream: stream.bytes(), sfntLength: 12 + 16 * entries.length + padded };
 }
 
 /**
- * Readers rebuild glyf with each record on a multiple of four bytes. Where that makes it too large for short
- * offsets, the rebuilt loca has to be a long one.
+ * Section 5: bit 11 of `head.flags` is set, and the loca format is that of the rebuilt table. Readers compute
+ * `checkSumAdjustment` anew; it stays empty, so that the same font gives the same bytes wherever it comes from.
  */
-function needsLongOffsets(font: Font): boolean {
-  const table = font.table(glyf);
-  if (font.table(head).indexToLocFormat !== 0) return false;
-  if (table.data.length + table.offsets.length * 3 <= loca.maximumShortOffset) return false;
-  let size = 0;
-  for (let glyphId = 0; glyphId < table.offsets.length - 1; glyphId++) {
-    const glyph = glyf.glyphOf(table, glyphId);
-    if (glyph) size += (glyf.serialiseGlyph(glyph).length + 3) & ~3;
-  }
-  return size > loca.maximumShortOffset;
+function markTransformed(font: Font, outlines: TransformedGlyf | undefined): Uint8Array {
+  const table = font.table(head);
+  const bytes = new Uint8Array(font.bytesOf(head.tag));
+  const view = new DataView(bytes.buffer);
+  view.setUint32(8, 0);
+  view.setUint16(16, table.flags | head.losslessTransformFlag);
+  if (outlines) view.setInt16(50, outlines.indexToLocFormat);
+  return bytes;
 }
 
 interface TransformedTable {
@@ -87,24 +78,19 @@ interface TransformedTable {
   origLength: number;
 }
 
-function transformTables(font: Font, longOffsets: boolean): Map<string, TransformedTable> {
+function transformTables(font: Font, outlines: TransformedGlyf | undefined): Map<string, TransformedTable> {
   const transformed = new Map<string, TransformedTable>();
-  if (!font.has(glyf.tag)) return transformed;
-  const table = font.table(glyf);
+  if (!outlines) return transformed;
+  const { pieces, rebuiltSize, indexToLocFormat } = outlines;
   const { numGlyphs } = font.table(maxp);
-  const indexToLocFormat = longOffsets ? 1 : font.table(loca).indexToLocFormat;
+  transformed.set(glyf.tag, { version: 0, pieces, origLength: rebuiltSize });
   const locaLength = (numGlyphs + 1) * (indexToLocFormat === 0 ? 2 : 4);
-  transformed.set(glyf.tag, {
-    version: 0,
-    pieces: transformGlyf(table, indexToLocFormat),
-    origLength: table.data.length,
-  });
   transformed.set(loca.tag, { version: 0, pieces: [], origLength: locaLength });
 
   const { numberOfHMetrics } = font.table(hhea);
   const origLength = font.bytesOf(hmtx.tag).length;
   if (origLength === (numberOfHMetrics + numGlyphs) * 2) {
-    const bytes = transformHmtx(font.table(hmtx), xMinOf(table));
+    const bytes = transformHmtx(font.table(hmtx), xMinOf(font.table(glyf)));
     if (bytes) transformed.set(hmtx.tag, { version: 1, pieces: [bytes], origLength });
   }
   return transformed;

@@ -1,0 +1,77 @@
+/**
+ * Takes every font below the given folders to every format and back, compares tables, outlines and advances, and draws
+ * the results in the browsers that are here.
+ *
+ *   npm run corpus -- [--no-browsers] [--part 1/4] <folders>
+ */
+import { readFileSync } from 'node:fs';
+import { glob } from 'tinyglobby';
+import { openFonts } from '#src/core/containers/index.js';
+import { inspectFont } from '#src/core/inspection/index.js';
+import { writeSfnt } from '#src/core/sfnt/write.js';
+import { availableEngines } from '../../test/support/engines.js';
+import { convertEverywhere } from './formats.js';
+import { Drawings } from './drawings.js';
+
+const args = process.argv.slice(2);
+const draw = !args.includes('--no-browsers');
+const partAt = args.indexOf('--part');
+const [part, parts] = partAt < 0 ? [1, 1] : args[partAt + 1].split('/').map(Number);
+const folders = args.filter((arg, i) => !arg.startsWith('--') && (partAt < 0 || i !== partAt + 1));
+if (folders.length === 0) {
+  console.error('name at least one folder with fonts');
+  process.exit(2);
+}
+
+const patterns = folders.map((folder) => `${folder.replace(/\/$/, '')}/**/*.{ttf,otf,ttc,otc,woff,woff2}`);
+const files = (await glob(patterns, { absolute: true })).sort().filter((_, i) => i % parts === part - 1);
+const drawings = new Drawings();
+const problems: string[] = [];
+const counts = { files: 0, fonts: 0, refused: 0, glyfAsItWas: 0, findings: 0, bytes: 0, woff2: 0 };
+for (const file of files) {
+  const bytes = readFileSync(file);
+  counts.files++;
+  let fonts;
+  try {
+    fonts = openFonts(bytes);
+  } catch (cause) {
+    counts.refused++;
+    problems.push(`${file}: ${cause instanceof Error ? cause.message : String(cause)}`);
+    continue;
+  }
+  for (const [i, { font, format }] of fonts.entries()) {
+    const name = fonts.length > 1 ? `${file}#${i + 1}` : file;
+    counts.fonts++;
+    try {
+      counts.findings += inspectFont(font, format, bytes.length, {}).findings.length > 0 ? 1 : 0;
+      const { problems: found, made, glyfAsItWas } = convertEverywhere(font);
+      problems.push(...found.map((problem) => `${name}: ${problem}`));
+      if (glyfAsItWas) counts.glyfAsItWas++;
+      const source = format === 'ttf' || format === 'otf' ? writeSfnt(font) : bytes;
+      counts.bytes += source.length;
+      counts.woff2 += made.get('woff2')?.length ?? 0;
+      if (draw) drawings.add(name, source, font, made);
+    } catch (cause) {
+      problems.push(`${name}: ${cause instanceof Error ? cause.message : String(cause)}`);
+    }
+  }
+  if (process.stderr.isTTY) process.stderr.write(`\r\x1b[K${counts.files} of ${files.length}: ${file}`);
+}
+if (process.stderr.isTTY) process.stderr.write('\r\x1b[K');
+console.log(
+  `${counts.fonts} fonts in ${counts.files} files (${counts.refused} refused); ${counts.bytes} bytes, ${counts.woff2} as WOFF2; ` +
+    `glyf as it was in ${counts.glyfAsItWas}; findings in ${counts.findings}`,
+);
+if (draw) {
+  for (const engine of availableEngines()) {
+    const { same, alike, problems: found } = await drawings.drawIn(engine);
+    problems.push(...found);
+    console.log(
+      `${engine}: ${same} drawn the same, ${alike} TrueType from CFF drawn alike, ${found.length} not`,
+    );
+  }
+}
+drawings.remove();
+for (const problem of problems) console.log(`problem: ${problem}`);
+console.log(`${problems.length} problems`);
+process.exit(problems.length === 0 ? 0 : 1);

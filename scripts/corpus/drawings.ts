@@ -1,0 +1,112 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { FontFormat } from '#src/core/containers/index.js';
+import type { Font } from '#src/core/sfnt/font.js';
+import { cmap } from '#src/core/tables/index.js';
+import { compareDrawings, type Comparison, type DrawnPair } from '../../test/support/drawings.js';
+import { startEngine, type Engine, type EngineName } from '../../test/support/engines.js';
+import { LoggingServer } from '../../test/support/server.js';
+
+/** A page is left after so many fonts, so that a browser doesn't hold all of a large corpus. */
+const fontsOnAPage = 20;
+
+/**
+ * How much of the ink may lie elsewhere where outlines became another kind. They are drawn large, as rasterisers move the
+ * edges of CFF outlines by their stem hints, which TrueType outlines have lost.
+ */
+const redrawnTolerance = 0.12;
+const large = { sizes: [320], width: 1900, height: 520 };
+const lettersDrawnLarge = 6;
+
+interface Job {
+  name: string;
+  pairs: { format: FontFormat; pair: DrawnPair }[];
+  texts: string[];
+}
+
+/** Draws fonts and what was made of them in browsers. */
+export class Drawings {
+  private readonly folder = mkdtempSync(join(tmpdir(), 'dense-glyph-corpus-'));
+  private readonly jobs: Job[] = [];
+
+  /** Keeps the files of a font until they are drawn. */
+  add(name: string, source: Uint8Array, font: Font, made: ReadonlyMap<FontFormat, Uint8Array>): void {
+    const number = this.jobs.length;
+    const keep = (kind: string, bytes: Uint8Array) => {
+      writeFileSync(join(this.folder, `${number}-${kind}`), bytes);
+      return `/${number}-${kind}`;
+    };
+    const url = keep('source', source);
+    const drawable = (['woff2', 'woff', 'ttf'] as const).filter((format) => made.has(format));
+    const pairs = drawable.map((format) => ({
+      format,
+      pair: { name, source: url, made: keep(format, made.get(format)!), descriptors: {}, weights: [400] },
+    }));
+    this.jobs.push({ name, pairs, texts: textsOf(font) });
+  }
+
+  /** @returns what differs, in words, and how many drawings were the same */
+  async drawIn(engineName: EngineName): Promise<{ same: number; alike: number; problems: string[] }> {
+    const server = await LoggingServer.start(
+      { '/': `${this.folder}/` },
+      { '/blank': '<!doctype html><title>blank</title>' },
+    );
+    const engine = await startEngine(engineName);
+    const result = { same: 0, alike: 0, problems: [] as string[] };
+    for (const [i, job] of this.jobs.entries()) {
+      if (i % fontsOnAPage === 0) await engine.open(`${server.origin}/blank`);
+      for (const { format, pair } of job.pairs) {
+        const problem = await drawPair(engine, job, pair, format, result);
+        if (problem) result.problems.push(`${engineName}: ${job.name}: ${format} ${problem}`);
+      }
+    }
+    await engine.close();
+    await server.close();
+    return result;
+  }
+
+  remove(): void {
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+}
+
+async function drawPair(
+  engine: Engine,
+  { texts }: Job,
+  pair: DrawnPair,
+  format: FontFormat,
+  result: { same: number; alike: number },
+): Promise<string | undefined> {
+  let comparison: Comparison;
+  try {
+    const drawing =
+      format === 'ttf'
+        ? { ...large, texts: texts.map((text) => [...text].slice(0, lettersDrawnLarge).join('')) }
+        : { sizes: [40], texts };
+    [comparison] = await engine.run<Comparison[]>(compareDrawings, { pairs: [pair], ...drawing });
+  } catch (cause) {
+    // Where the source is refused too, there is nothing to compare.
+    const load = `const face = new FontFace('only', 'url(' + argument + ')'); return await face.load().then(() => true, () => false);`;
+    if (!(await engine.run<boolean>(load, pair.source))) return 'not drawn: the browser refuses the source';
+    return `is refused (${String(cause).slice(0, 120)})`;
+  }
+  const { equal, total, changed } = comparison;
+  if (equal === total) result.same++;
+  else if (format === 'ttf' && changed < redrawnTolerance) result.alike++;
+  else return `differs in ${total - equal} of ${total} texts, ${(changed * 100).toFixed(1)}% of the ink`;
+  return undefined;
+}
+
+/** Sixty characters spread over what the font maps, in two texts. */
+function textsOf(font: Font): string[] {
+  const table = font.optional(cmap);
+  const all = table ? [...cmap.mappingsOf(table)].map(([codePoint]) => codePoint) : [];
+  const visible = all.filter((c) => c > 0x20 && (c < 0xd800 || c > 0xf8ff) && (c < 0x7f || c > 0x9f));
+  const picked = Array.from(
+    { length: Math.min(60, visible.length) },
+    (_, i) => visible[Math.floor((i * visible.length) / Math.min(60, visible.length))],
+  );
+  const text = (codePoints: number[]) => String.fromCodePoint(...codePoints);
+  return [text(picked.slice(0, 30)), text(picked.slice(30))].filter(Boolean);
+}

@@ -1,0 +1,158 @@
+import { describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { brotliCompressSync, brotliDecompressSync, constants } from 'node:zlib';
+import { Reader } from '#src/core/bytes/reader.js';
+import { openFont, openFonts, writeFont } from '#src/core/containers/index.js';
+import { headerSize, readCollectionDirectory, readDirectory } from '#src/core/containers/woff2/directory.js';
+import { DenseGlyphError } from '#src/core/errors.js';
+import { inspectFont } from '#src/core/inspection/index.js';
+import { Outline, outlinesOf } from '#src/core/outlines/index.js';
+import { fontOf, type Font } from '#src/core/sfnt/font.js';
+import { writeSfnt } from '#src/core/sfnt/write.js';
+import { tableModules } from '#src/core/tables/index.js';
+import { readArchive } from '#src/kit/archive.js';
+import { zipOf } from '../support/archives.js';
+import { buildCff, buildCff2, charstring } from '../support/cff.js';
+import { buildCollection, buildFont, buildWoff2Collection } from '../support/fonts.js';
+import { mutated, seeded } from '../support/mutations.js';
+import { readSample, vendorFonts } from '../support/paths.js';
+
+/** Cases for each kind of file; more on demand: DENSE_GLYPH_CASES=20000 npm test hostile. */
+const cases = Number(process.env.DENSE_GLYPH_CASES ?? 300);
+const firstSeed = Number(process.env.DENSE_GLYPH_SEED ?? 1);
+/** Milliseconds and bytes that no case comes near; they tell a hang or a balloon from a slow machine. */
+const bounds = { time: 5000, memory: 600e6 };
+
+const small = openFont(readFileSync(join(vendorFonts, 'KaTeX_Size3-Regular.ttf'))).font;
+const layout = openFont(readSample('TidelogMono-Regular.ttf')).font;
+const variable = openFont(readSample('FerrywakeSans-Variable.ttf')).font;
+const slab = openFont(readSample('LampbuoySlab-Bold.otf')).font;
+
+function withOutlines(tag: 'CFF ' | 'CFF2', table: Uint8Array): Font {
+  const tables = buildFont().tables();
+  tables.delete('glyf');
+  tables.delete('loca');
+  return fontOf('cff', tables.set(tag, table));
+}
+const op = (code: number) => ({ op: code });
+const code = charstring(10, 20, op(21), 5, 6, 7, 8, 9, 10, op(8), -107, op(29), -107, op(10), op(14));
+const line = charstring(3, op(6), op(11));
+const cid = withOutlines(
+  'CFF ',
+  buildCff({
+    charstrings: [code, code, code],
+    globalSubrs: [line],
+    localSubrs: [[line], [line]],
+    fontDicts: { select: [0, 1, 1], format: 3 },
+  }),
+);
+const blended = charstring(10, 20, 1, 2, 3, 4, 2, op(16), op(21), 5, 50, 60, 1, op(16), op(6));
+const cff2 = withOutlines('CFF2', buildCff2({ charstrings: [blended, blended, blended] }, 2));
+
+/** Everything that the program reads of a file. */
+function readAll(bytes: Uint8Array, random: () => number): void {
+  for (const { font, format } of openFonts(bytes)) {
+    inspectFont(font, format, bytes.length, { fileName: 'Hostile-Bold.ttf' });
+    for (const module of tableModules) if (font.has(module.tag)) font.table(module);
+    const outlines = outlinesOf(font);
+    for (let glyphId = 0; glyphId < Math.min(outlines.glyphCount, 12); glyphId++) {
+      outlines.draw(glyphId, new Outline());
+      outlines.nameOf(glyphId);
+    }
+    // Writing reads every table to its end, but takes most of the time.
+    if (random() < 0.3)
+      writeFont(font, (['ttf', 'woff', 'eot', 'svg', 'woff2'] as const)[Math.floor(random() * 4.2)]);
+  }
+}
+
+/** Runs a case; what is thrown has to be an error of ours that blames the input. */
+function survive(seed: number, run: () => void): 'accepted' | 'refused' {
+  const start = performance.now();
+  try {
+    run();
+    return 'accepted';
+  } catch (cause) {
+    const isOurs = cause instanceof DenseGlyphError && cause.kind !== 'internal';
+    if (!isOurs) throw new Error(`seed ${seed}: ${String(cause)}`, { cause });
+    // Either the message says where, or it is about the file as a whole.
+    if (cause.code === 'table-damaged') expect(cause.place.table).toBeDefined();
+    return 'refused';
+  } finally {
+    expect(performance.now() - start).toBeLessThan(bounds.time);
+  }
+}
+
+/** A WOFF2 with its stream mutated, not the compressed bytes, which would hardly ever decompress. */
+function mutatedInside(woff2: Uint8Array, random: () => number): Uint8Array {
+  const view = new DataView(woff2.buffer, woff2.byteOffset);
+  const reader = new Reader(woff2, 'WOFF2 header').seek(headerSize);
+  const isCollection = view.getUint32(4) === 0x74746366;
+  const numTables = view.getUint16(12);
+  readDirectory(reader, numTables, { tagsRepeat: isCollection });
+  if (isCollection) readCollectionDirectory(reader, numTables);
+  const compressedSize = view.getUint32(20);
+  const start = reader.position;
+  const stream = brotliDecompressSync(woff2.subarray(start, start + compressedSize));
+  const quick = { params: { [constants.BROTLI_PARAM_QUALITY]: 1 } };
+  const packed = brotliCompressSync(mutated(new Uint8Array(stream), random), quick);
+  const file = Buffer.concat([woff2.subarray(0, start), packed, new Uint8Array(8)]);
+  file.writeUInt32BE(packed.length, 20);
+  file.writeUInt32BE(file.length, 8);
+  return file;
+}
+
+describe('hostile input', () => {
+  const files: [name: string, bytes: Uint8Array, mutate: typeof mutated][] = [
+    ['TTF', writeSfnt(small), mutated],
+    ['TTF with layout tables', writeSfnt(layout), mutated],
+    ['variable TTF', writeSfnt(variable), mutated],
+    ['OTF', writeSfnt(slab), mutated],
+    ['OTF with a CID-keyed CFF', writeSfnt(cid), mutated],
+    ['OTF with CFF2', writeSfnt(cff2), mutated],
+    ['TTC', buildCollection([small, cid]), mutated],
+    ['WOFF', writeFont(small, 'woff').bytes, mutated],
+    ['WOFF2', writeFont(small, 'woff2').bytes, mutated],
+    ['WOFF2, its stream', writeFont(small, 'woff2').bytes, mutatedInside],
+    ['WOFF2 collection, its stream', buildWoff2Collection([small, small]), mutatedInside],
+    ['EOT', writeFont(small, 'eot').bytes, mutated],
+  ];
+
+  test.each(files)('%s', (_, bytes, mutate) => {
+    readAll(bytes, seeded(0)); // the file itself is fine
+    const before = process.memoryUsage().rss;
+    const results = { accepted: 0, refused: 0 };
+    for (let seed = firstSeed; seed < firstSeed + cases; seed++) {
+      const random = seeded(seed);
+      const hostile = mutate(bytes, random);
+      results[survive(seed, () => readAll(hostile, random))]++;
+    }
+    expect(process.memoryUsage().rss - before).toBeLessThan(bounds.memory);
+    expect(results.refused).toBeGreaterThan(0);
+  });
+
+  test('each table, wherever the damage is', () => {
+    for (const font of [small, layout, variable, slab, cid, cff2]) {
+      for (const tag of font.tags) {
+        for (let seed = firstSeed; seed < firstSeed + cases / 25; seed++) {
+          const random = seeded(seed);
+          const tables = font.tables().set(tag, mutated(font.bytesOf(tag), random, false));
+          const file = survive(seed, () => readAll(writeSfnt(fontOf(font.flavour, tables)), random));
+          expect(['accepted', 'refused']).toContain(file);
+        }
+      }
+    }
+  });
+
+  test('archives', async () => {
+    const zip = await zipOf({ 'fonts/a.ttf': writeSfnt(small), 'OFL.txt': Buffer.from('licence') });
+    for (let seed = firstSeed; seed < firstSeed + cases; seed++) {
+      const hostile = mutated(new Uint8Array(zip), seeded(seed), false);
+      await readArchive(hostile).catch((cause: unknown) => {
+        if (!(cause instanceof DenseGlyphError) || cause.kind !== 'input') {
+          throw new Error(`seed ${seed}: ${String(cause)}`, { cause });
+        }
+      });
+    }
+  });
+});

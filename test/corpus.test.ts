@@ -1,0 +1,33 @@
+import { describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { openFont } from '#src/core/containers/index.js';
+import { fontOf } from '#src/core/sfnt/font.js';
+import { convertEverywhere } from '../scripts/corpus/formats.js';
+import { sampleFonts, vendorFonts } from './support/paths.js';
+
+/** A fixed sample; `npm run corpus -- <folders>` takes any number of fonts the same way, and draws them. */
+const files = [
+  join(sampleFonts, 'LampbuoySlab-Bold.otf'),
+  join(sampleFonts, 'FerrywakeSans-Variable.ttf'),
+  join(vendorFonts, 'KaTeX_Fraktur-Bold.ttf'),
+  join(vendorFonts, 'KaTeX_Main-Regular.woff'),
+  join(vendorFonts, 'KaTeX_Size3-Regular.woff2'),
+];
+
+describe('every format and back', () => {
+  test.each(files)('%s', (file) => {
+    const { problems, made } = convertEverywhere(openFont(readFileSync(file)).font);
+    expect(problems).toEqual([]);
+    expect([...made.keys()].sort()).toEqual(
+      ['svg', file.endsWith('.otf') ? 'ttf' : 'eot', 'woff', 'woff2'].sort(),
+    );
+  });
+
+  test('bytes of glyf that no glyph uses don’t come back, and the script says so', () => {
+    const { font } = openFont(readFileSync(files[4]));
+    const tables = font.tables().set('glyf', new Uint8Array([...font.bytesOf('glyf'), 0, 0, 0, 0]));
+    const { problems, glyfAsItWas } = convertEverywhere(fontOf(font.flavour, tables));
+    expect([problems, glyfAsItWas]).toEqual([[], false]);
+  });
+});

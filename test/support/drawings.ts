@@ -1,0 +1,54 @@
+/**
+ * Draws texts with two files of one face and compares the pixels. Also draws them with the fallback, so that a font
+ * that was not applied at all can't pass.
+ */
+export const compareDrawings = `
+  const { pairs, texts, sizes, width = 1400, height = 110 } = argument;
+  const canvas = document.createElement('canvas');
+  canvas.width = width; canvas.height = height;
+  const context = canvas.getContext('2d', { willReadFrequently: true });
+  const draw = (font, text) => {
+    context.fillStyle = '#fff'; context.fillRect(0, 0, width, height);
+    context.fillStyle = '#000'; context.font = font; context.fillText(text, 8, height * 0.73);
+    return context.getImageData(0, 0, width, height).data;
+  };
+  const same = (a, b) => { for (let i = 0; i < a.length; i += 4) if (a[i] !== b[i] || a[i + 1] !== b[i + 1] || a[i + 2] !== b[i + 2]) return false; return true; };
+  const results = [];
+  for (const [i, { name, source, made, descriptors, weights }] of pairs.entries()) {
+    const faces = [new FontFace('source' + i, 'url(' + source + ')', descriptors), new FontFace('made' + i, 'url(' + made + ')', descriptors)];
+    for (const face of faces) { await face.load(); document.fonts.add(face); }
+    let equal = 0, differing = [], unlikeFallback = 0, total = 0, changed = 0, ink = 0;
+    for (const weight of weights) for (const size of sizes) for (const text of texts) {
+      const font = (family) => (descriptors.style || 'normal') + ' ' + weight + ' ' + size + 'px ' + family;
+      const drawn = draw(font('source' + i), text);
+      const again = draw(font('made' + i), text);
+      for (let k = 0; k < drawn.length; k += 4) { changed += Math.abs(drawn[k] - again[k]); ink += 255 - drawn[k]; }
+      const fallback = draw(font('nosuchfamily'), text);
+      total++;
+      if (same(drawn, again)) equal++; else differing.push(weight + ' ' + size + ' ' + text);
+      if (!same(drawn, fallback)) unlikeFallback++;
+    }
+    results.push({ name, equal, total, differing, unlikeFallback, changed: ink === 0 ? 0 : changed / ink });
+  }
+  return results;
+`;
+
+/** What comes of one pair. */
+export interface Comparison {
+  name: string;
+  equal: number;
+  total: number;
+  differing: string[];
+  unlikeFallback: number;
+  /** How much of the ink of the source lies elsewhere, from 0 up. */
+  changed: number;
+}
+
+/** A pair for `compareDrawings`, with URLs of the two files. */
+export interface DrawnPair {
+  name: string;
+  source: string;
+  made: string;
+  descriptors: Record<string, string>;
+  weights: number[];
+}
