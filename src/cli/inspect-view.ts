@@ -35,7 +35,7 @@ export function fontLines(font: InspectedFont, columns: number): string[] {
     ...row('Features', ...featureItems(font)),
     ...row('Scripts', listed(font.scripts.slice(0, 12).map((s) => `${s.name} ${s.characters}`))),
     ...row('Languages', ...languageItems(font)),
-    ...row('Lines', words(lineText(font))),
+    ...row('Lines', words(lineText(font)), words(metricText(font))),
     ...row('Licence', ...licenceItems(font).map(words)),
     ...weightLines(font, width),
     '',
@@ -61,8 +61,16 @@ function fileText({ format, weight, names }: InspectedFont): string {
 }
 
 function makerText({ names }: InspectedFont): string {
-  const maker = [names.manufacturer, names.designer].filter((name) => name !== undefined);
-  return maker.length > 0 ? `by ${[...new Set(maker)].join(', ').slice(0, 200)}` : '';
+  const maker = [...new Set([names.manufacturer, names.designer])].filter((name) => name !== undefined);
+  const languages = [...new Set(names.all.map(({ language }) => language))];
+  return [
+    maker.length > 0 ? `by ${maker.join(', ').slice(0, 200)}` : '',
+    names.vendorId ? `maker’s code ${names.vendorId}` : '',
+    names.postScriptName ? `PostScript name ${names.postScriptName}` : '',
+    languages.length > 1 ? `names in ${languages.join(', ')}` : '',
+  ]
+    .filter(Boolean)
+    .join('; ');
 }
 
 const hintingWords = {
@@ -149,6 +157,16 @@ function lineText({ metrics }: InspectedFont): string {
     capHeight && `capitals ${capHeight.toFixed(2)}`,
   ];
   return [lines, ...letters.filter(Boolean)].join('; ');
+}
+
+/** The three sets of metrics, each as ascent, descent and gap. */
+function metricText({ metrics: { hhea, typo, win, useTypoMetrics } }: InspectedFont): string {
+  const sets = Object.entries({ hhea, typo, win }).flatMap(([name, set]) => {
+    if (!set) return [];
+    const gap = set.lineGap === 0 ? '' : ` and ${set.lineGap.toFixed(2)} between`;
+    return [`${name} ${set.ascent.toFixed(2)} up, ${set.descent.toFixed(2)} down${gap}`];
+  });
+  return `${sets.join('; ')}${useTypoMetrics ? '; typo is meant (fsSelection bit 7)' : ''}`;
 }
 
 function licenceItems({ licence, licenceTexts, rights }: InspectedFont): string[] {

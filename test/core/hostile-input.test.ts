@@ -76,7 +76,10 @@ function survive(seed: number, run: () => void): 'accepted' | 'refused' {
     const isOurs = cause instanceof DenseGlyphError && cause.kind !== 'internal';
     if (!isOurs) throw new Error(`seed ${seed}: ${String(cause)}`, { cause });
     // Either the message says where, or it is about the file as a whole.
-    if (cause.code === 'table-damaged') expect(cause.place.table).toBeDefined();
+    if (cause.code === 'table-damaged') {
+      expect(cause.place.table).toBeDefined();
+      expect(cause.place.offset).toBeGreaterThanOrEqual(0);
+    }
     return 'refused';
   } finally {
     expect(performance.now() - start).toBeLessThan(bounds.time);

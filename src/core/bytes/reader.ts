@@ -12,12 +12,14 @@ export class Reader {
   private readonly view: DataView;
 
   /**
-   * @param bytes the table, and nothing else
+   * @param bytes the table, or a part of it, and nothing else
    * @param table its tag, for errors
+   * @param origin where a part starts in its table, in bytes, for errors
    */
   constructor(
     readonly bytes: Uint8Array,
     readonly table: string,
+    private readonly origin = 0,
   ) {
     this.view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   }
@@ -30,17 +32,22 @@ export class Reader {
     return this.bytes.length - this.position;
   }
 
-  /** An error at the current position. */
+  /** An error at the current position. @param offset from the start of what this reader covers */
   damaged(reason: string, offset: number = this.position): DenseGlyphError {
-    return new DenseGlyphError('table-damaged', reason, { table: this.table, offset });
+    const place = { table: this.table, offset: Math.max(0, this.origin + offset) };
+    return new DenseGlyphError('table-damaged', reason, place);
+  }
+
+  private pastEnd(size: number, at: number): DenseGlyphError {
+    const { origin, length } = this;
+    const end = origin === 0 ? `has ${length} bytes` : `has only those up to ${origin + length} for it`;
+    return this.damaged(`${size} bytes wanted at offset ${origin + at}, but ${this.table.trim()} ${end}`, at);
   }
 
   private advance(size: number): number {
     const at = this.position;
     if (size < 0 || at + size > this.bytes.length) {
-      throw this.damaged(
-        `${size} bytes wanted at offset ${at}, but ${this.table.trim()} has ${this.bytes.length} bytes`,
-      );
+      throw this.pastEnd(size, at);
     }
     this.position = at + size;
     return at;
@@ -49,7 +56,7 @@ export class Reader {
   seek(position: number): this {
     if (position < 0 || position > this.bytes.length) {
       throw this.damaged(
-        `offset ${position} lies outside ${this.table.trim()} (${this.bytes.length} bytes)`,
+        `offset ${this.origin + position} lies outside ${this.table.trim()} (${this.origin + this.bytes.length} bytes)`,
         position,
       );
     }
@@ -138,14 +145,11 @@ export class Reader {
     return values;
   }
 
-  /** A reader of a part of this table; offsets in its errors count from the part's start. */
+  /** A reader of a part of this table; offsets in its errors still count from the table's start. */
   part(offset: number, length: number = this.bytes.length - offset): Reader {
     if (offset < 0 || length < 0 || offset + length > this.bytes.length) {
-      throw this.damaged(
-        `${length} bytes wanted at offset ${offset}, but ${this.table.trim()} has ${this.bytes.length} bytes`,
-        offset,
-      );
+      throw this.pastEnd(length, offset);
     }
-    return new Reader(this.bytes.subarray(offset, offset + length), this.table);
+    return new Reader(this.bytes.subarray(offset, offset + length), this.table, this.origin + offset);
   }
 }

@@ -182,6 +182,7 @@ function contextOf(cff: Cff, glyphId: number): CharstringContext {
   const { dict, subrs } = privateOf(cff, glyphId);
   const context: CharstringContext = {
     table: cff.tag,
+    tableStart: cff.reader.bytes.byteOffset,
     globalSubrs: cff.globalSubrs,
     localSubrs: subrs,
     vsindex: dict.get(operator.vsindex)?.[0] ?? 0,

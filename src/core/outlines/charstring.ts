@@ -7,6 +7,8 @@ import type { OutlineSink } from './outline.js';
 /** What a charstring needs of the font around it. */
 export interface CharstringContext {
   table: string;
+  /** Where the table starts in the memory that charstrings are views of, in bytes. */
+  tableStart: number;
   globalSubrs: CffIndex;
   localSubrs: CffIndex | undefined;
   /** CFF2: how many regions the variation data of an index has; undefined for CFF. */
@@ -60,6 +62,8 @@ class Machine {
   private ended = false;
   private widthRead: boolean;
   private operations = 0;
+  /** Where the current operator or number stands in memory. */
+  private at = 0;
   private vsindex: number;
 
   constructor(
@@ -71,7 +75,11 @@ class Machine {
   }
 
   private damaged(reason: string): DenseGlyphError {
-    return new DenseGlyphError('table-damaged', `a charstring ${reason}`, { table: this.context.table });
+    const { table, tableStart } = this.context;
+    return new DenseGlyphError('table-damaged', `a charstring ${reason}`, {
+      table,
+      offset: this.at - tableStart,
+    });
   }
 
   private push(value: number): void {
@@ -128,6 +136,7 @@ class Machine {
   run(code: Uint8Array, depth: number): void {
     if (depth > maximumDepth) throw this.damaged(`nests subroutines more than ${maximumDepth} deep`);
     for (let at = 0; at < code.length && !this.ended;) {
+      this.at = code.byteOffset + at;
       if (++this.operations > maximumOperations) throw this.damaged('does not come to an end');
       const byte = code[at++];
       if (byte >= 32 || byte === 28) {

@@ -48,12 +48,12 @@ export function toTrueType(font: Font, tolerance = defaultTolerance): TrueTypeCo
   const { numGlyphs } = font.table(maxp);
   if (cff.charStrings.count < numGlyphs) {
     const reason = `${cff.tag.trim()} draws ${cff.charStrings.count} glyphs, but maxp counts ${numGlyphs}`;
-    throw new DenseGlyphError('table-damaged', reason, { table: cff.tag });
+    throw new DenseGlyphError('table-damaged', reason, { table: maxp.tag, offset: 4 });
   }
   const { unitsPerEm } = header;
   if (unitsPerEm < unitsPerEmRange[0] || unitsPerEm > unitsPerEmRange[1]) {
     const reason = `the em has ${unitsPerEm} units; ${unitsPerEmRange.join(' to ')} are allowed`;
-    throw new DenseGlyphError('table-damaged', reason, { table: head.tag });
+    throw new DenseGlyphError('table-damaged', reason, { table: head.tag, offset: 18 });
   }
   const pen = new QuadraticPen(Math.max(tolerance * unitsPerEm, leastTolerance), cff.tag);
   const data = new Writer(numGlyphs * 64);
@@ -163,7 +163,7 @@ class QuadraticPen implements OutlineSink {
   private add(x: number, y: number, onCurve: number): void {
     if (!(Math.abs(x) < 0x7fff && Math.abs(y) < 0x7fff)) {
       const reason = `a glyph reaches to ${Math.round(x)}, ${Math.round(y)}, further than TrueType outlines can`;
-      throw new DenseGlyphError('table-damaged', reason, { table: this.table });
+      throw new DenseGlyphError('conversion-impossible', reason, { table: this.table });
     }
     this.x.push(Math.round(x));
     this.y.push(Math.round(y));

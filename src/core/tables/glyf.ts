@@ -99,7 +99,8 @@ export function recordOf(table: Glyf, glyphId: number): Uint8Array {
  */
 export function glyphOf(table: Glyf, glyphId: number, scratch?: GlyphScratch): Glyph | undefined {
   const record = recordOf(table, glyphId);
-  return record.length === 0 ? undefined : parseGlyph(new Reader(record, tag), glyphId, scratch);
+  if (record.length === 0) return undefined;
+  return parseGlyph(new Reader(record, tag, table.offsets[glyphId]), glyphId, scratch);
 }
 
 /** Memory for the points of one glyph after the other, for passes over whole fonts. */
