@@ -16,7 +16,7 @@ export interface Archive {
 /** Download pages put some hundred files into an archive; more than this is no family of fonts. */
 const maximumEntries = 20_000;
 /** Bytes of everything that is unpacked from one archive: several large families. */
-const maximumTotal = 1024 * 1024 * 1024;
+const maximumTotal = 512 * 1024 * 1024;
 /** Bytes of a licence text; what is larger is something else. */
 const maximumTextSize = 4 * 1024 * 1024;
 

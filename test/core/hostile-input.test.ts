@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync, brotliDecompressSync, constants } from 'node:zlib';
 import { Reader } from '#src/core/bytes/reader.js';
+import { Writer } from '#src/core/bytes/writer.js';
 import { openFont, openFonts, writeFont } from '#src/core/containers/index.js';
 import { headerSize, readCollectionDirectory, readDirectory } from '#src/core/containers/woff2/directory.js';
 import { DenseGlyphError } from '#src/core/errors.js';
@@ -105,7 +106,88 @@ function mutatedInside(woff2: Uint8Array, random: () => number): Uint8Array {
   return file;
 }
 
+/** Small files that would come to gigabytes or hours, were they believed. */
+const bombs: [name: string, font: () => Font, reason: string][] = [
+  [
+    'scripts that all point to the same long list of languages',
+    () => {
+      const [scripts, languages] = [20_000, 60_000];
+      const table = new Writer(500_000).uint16(1).uint16(0).uint16(10).uint16(0).uint16(0).uint16(scripts);
+      // The script tables start inside the list, one behind the other, and so do their lists.
+      for (let i = 0; i < scripts; i++) table.tag('latn').uint16(0x8000 + (i % 0x4000));
+      while (table.length < 450_000) table.uint16(languages);
+      return fontOf('truetype', small.tables().set('GSUB', table.bytes()));
+    },
+    'the scripts list',
+  ],
+  [
+    'names that all are the same sixty thousand bytes',
+    () => {
+      const count = 5000;
+      const table = new Writer(200_000)
+        .uint16(0)
+        .uint16(count)
+        .uint16(6 + count * 12);
+      for (let i = 0; i < count; i++)
+        table.uint16(3).uint16(1).uint16(0x409).uint16(i).uint16(60_000).uint16(0);
+      return fontOf('truetype', small.tables().set('name', table.write(new Uint8Array(60_000)).bytes()));
+    },
+    'the strings come to over',
+  ],
+  [
+    'character maps that lie on top of each other',
+    () => {
+      const [count, groups] = [200, 10_000];
+      const start = 4 + count * 8;
+      const table = new Writer(200_000).uint16(0).uint16(count);
+      for (let i = 0; i < count; i++)
+        table
+          .uint16(3)
+          .uint16(10)
+          .uint32(start + 16 * i);
+      // Each header is followed by the next one, which counts as the first of its groups.
+      for (let i = 0; i < count; i++) table.uint16(12).uint16(0).uint32(0).uint32(0).uint32(groups);
+      for (let i = 0; i < groups; i++)
+        table
+          .uint32(i * 2)
+          .uint32(i * 2)
+          .uint32(1);
+      return fontOf('truetype', small.tables().set('cmap', table.bytes()));
+    },
+    'the subtables overlap',
+  ],
+  [
+    'charstrings that call each other without end, in every glyph',
+    () => {
+      const level = (next: number) =>
+        charstring(...Array.from({ length: 40 }, () => [next - 107, op(29)]).flat());
+      const globalSubrs = [1, 2, 3].map(level).concat(charstring(1, 1, op(5)));
+      const start = charstring(0, op(22), -107, op(29), op(14));
+      return withOutlines(
+        'CFF ',
+        buildCff({ charstrings: Array.from({ length: 3 }, () => start), globalSubrs }),
+      );
+    },
+    '',
+  ],
+];
+
 describe('hostile input', () => {
+  test.each(bombs)('%s', (_, build, reason) => {
+    const file = writeSfnt(build());
+    let message = '';
+    survive(0, () => {
+      try {
+        readAll(file, seeded(1));
+        writeFont(openFont(file).font, 'svg');
+      } catch (cause) {
+        message = String(cause);
+        throw cause;
+      }
+    });
+    expect(message).toContain(reason);
+  });
+
   const files: [name: string, bytes: Uint8Array, mutate: typeof mutated][] = [
     ['TTF', writeSfnt(small), mutated],
     ['TTF with layout tables', writeSfnt(layout), mutated],

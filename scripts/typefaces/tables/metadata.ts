@@ -211,21 +211,6 @@ export function maxpTable(numGlyphs: number, limits?: Partial<maxp.TrueTypeLimit
   return maxp.serialise({
     version: 0x00010000,
     numGlyphs,
-    limits: {
-      maxPoints: 0,
-      maxContours: 0,
-      maxCompositePoints: 0,
-      maxCompositeContours: 0,
-      maxZones: 1,
-      maxTwilightPoints: 0,
-      maxStorage: 0,
-      maxFunctionDefs: 0,
-      maxInstructionDefs: 0,
-      maxStackElements: 0,
-      maxSizeOfInstructions: 0,
-      maxComponentElements: 0,
-      maxComponentDepth: 0,
-      ...limits,
-    },
+    limits: { ...maxp.limitsWithoutInstructions, ...limits },
   });
 }

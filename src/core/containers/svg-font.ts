@@ -9,7 +9,8 @@ import * as hmtx from '../tables/hmtx.js';
 import * as name from '../tables/name.js';
 import * as os2 from '../tables/os2.js';
 import * as post from '../tables/post.js';
-import type { WrittenFont } from './formats.js';
+import { DenseGlyphError } from '../errors.js';
+import { maximumFontSize, type WrittenFont } from './formats.js';
 
 /** What a URL names behind the `#`: the font inside the SVG document. */
 export const svgFontId = 'face';
@@ -23,6 +24,7 @@ export function writeSvgFont(font: Font): WrittenFont {
   const outlines = outlinesOf(font);
   const metrics = font.table(hmtx);
   const lines: string[] = [];
+  let size = 0;
   const advance = (glyphId: number) => hmtx.advanceOf(metrics, glyphId);
   const decimals = outlines.kind === 'TrueType' ? 1 : 0; // points between two controls lie on halves
   const drawn = (glyphId: number) => {
@@ -34,7 +36,15 @@ export function writeSvgFont(font: Font): WrittenFont {
     if (glyphId === 0 || glyphId >= outlines.glyphCount || !isXmlCharacter(codePoint)) continue;
     const width = advance(glyphId);
     const ownWidth = width === usual ? '' : ` horiz-adv-x="${width}"`;
-    lines.push(`<glyph unicode="${reference(codePoint)}"${ownWidth}${drawn(glyphId)}/>`);
+    const line = `<glyph unicode="${reference(codePoint)}"${ownWidth}${drawn(glyphId)}/>`;
+    size += line.length;
+    if (size > maximumFontSize) {
+      throw new DenseGlyphError(
+        'conversion-impossible',
+        `the SVG font would take over ${maximumFontSize} bytes`,
+      );
+    }
+    lines.push(line);
   }
   const text = [
     '<?xml version="1.0" encoding="UTF-8"?>',

@@ -48,6 +48,9 @@ export function layoutListsOf(font: Font): LayoutLists {
   };
 }
 
+/** Language systems of all scripts together; fonts for every script there is have some hundred. */
+const maximumLanguageSystems = 0x4000;
+
 function readScripts(
   reader: Reader,
   start: number,
@@ -55,11 +58,15 @@ function readScripts(
   languageSystems: Set<string>,
 ): void {
   const count = reader.seek(start).uint16();
+  let total = 0;
   for (let i = 0; i < count; i++) {
     reader.seek(start + 2 + i * 6);
     scripts.add(reader.tag().trim());
     const script = start + reader.uint16();
     const langSysCount = reader.seek(script + 2).uint16();
+    total += langSysCount;
+    if (total > maximumLanguageSystems)
+      throw reader.damaged(`the scripts list ${total} language systems`, script);
     for (let k = 0; k < langSysCount; k++) {
       languageSystems.add(
         reader

@@ -73,12 +73,16 @@ export const operator = {
   fdSelect: 1237,
 } as const;
 
+/** Bytes of a DICT; variable fonts with many masters stay under a tenth of it. */
+const maximumDictSize = 0x4000;
 /** More operands than any operator takes, even in CFF2. */
 const maximumOperands = 513;
 const nibbles = ['0', '1', '2', '3', '4', '5', '6', '7', '8', '9', '.', 'E', 'E-', '', '-'];
 
 /** @param reader of the DICT alone */
 export function readDict(reader: Reader): CffDict {
+  if (reader.length > maximumDictSize)
+    throw reader.damaged(`a DICT of ${reader.length} bytes is too long`, 0);
   const entries = new Map<number, readonly number[]>();
   let operands: number[] = [];
   while (reader.remaining > 0) {

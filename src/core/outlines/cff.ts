@@ -14,8 +14,10 @@ export interface Cff {
   reader: Reader;
   charStrings: CffIndex;
   globalSubrs: CffIndex;
-  /** One Private DICT with its subroutines for each font DICT; plain fonts have one. */
-  privates: CffPrivate[];
+  /** How many font DICTs there are; plain fonts have one. */
+  fontDictCount: number;
+  /** The Private DICT of a font DICT, with its subroutines; read when it is asked for. */
+  privateAt(fontDict: number): CffPrivate;
   /** The font DICT of a glyph. */
   fontDictOf(glyphId: number): number;
   /** Glyph names by string identifier, or CIDs where `isCid`, read when they are asked for; undefined in CFF2. */
@@ -25,6 +27,8 @@ export interface Cff {
   isCid: boolean;
   /** CFF2: how many regions each variation data has. */
   regionCounts?: number[];
+  /** Operators and numbers that are still run; drawing stops when it comes to zero. */
+  budget: { operations: number };
 }
 
 interface CffPrivate {
@@ -32,8 +36,10 @@ interface CffPrivate {
   subrs?: CffIndex;
 }
 
-/** Font DICTs of a CID-keyed font; an FDSelect can't name more. */
-const maximumFontDicts = 65535;
+/** Font DICTs of a CID-keyed font; those of the largest have some dozen. */
+const maximumFontDicts = 1024;
+/** Of all glyphs together; drawing a font of 65,000 Chinese characters takes a tenth of it. */
+const maximumOperations = 1 << 27;
 
 export const hasCff = (font: Font): boolean => font.has('CFF ') || font.has('CFF2');
 
@@ -54,7 +60,6 @@ function readCff1(bytes: Uint8Array): Cff {
   const top = readDict(new Reader(topDicts.at(0), 'CFF '));
   const charStrings = readIndex(reader, offsetIn(top, operator.charStrings, reader));
   const isCid = top.has(operator.ros);
-  const fontDicts = isCid ? readFontDicts(reader, top, 2) : [top];
   let charset: Uint16Array | undefined;
   return {
     tag: 'CFF ',
@@ -64,7 +69,10 @@ function readCff1(bytes: Uint8Array): Cff {
     strings,
     isCid,
     charset: () => (charset ??= readCharset(reader, top.get(operator.charset)?.[0] ?? 0, charStrings.count)),
-    privates: fontDicts.map((dict) => readPrivate(reader, dict, 2)),
+    ...(isCid
+      ? readFontDicts(reader, top, 2)
+      : { fontDictCount: 1, privateAt: privatesOf(reader, () => top, 2) }),
+    budget: { operations: maximumOperations },
     fontDictOf: isCid ? readFdSelect(reader, top, charStrings.count) : () => 0,
   };
 }
@@ -85,7 +93,8 @@ function readCff2(bytes: Uint8Array): Cff {
     charStrings,
     globalSubrs,
     isCid: false,
-    privates: readFontDicts(reader, top, 4).map((dict) => readPrivate(reader, dict, 4)),
+    ...readFontDicts(reader, top, 4),
+    budget: { operations: maximumOperations },
     fontDictOf: top.has(operator.fdSelect) ? readFdSelect(reader, top, charStrings.count) : () => 0,
     regionCounts: vstore === undefined ? [] : readRegionCounts(reader, vstore),
   };
@@ -97,12 +106,31 @@ function offsetIn(dict: CffDict, key: number, reader: Reader): number {
   return offset;
 }
 
-function readFontDicts(reader: Reader, top: CffDict, countSize: 2 | 4): CffDict[] {
+function readFontDicts(
+  reader: Reader,
+  top: CffDict,
+  countSize: 2 | 4,
+): Pick<Cff, 'fontDictCount' | 'privateAt'> {
   const index = readIndex(reader, offsetIn(top, operator.fdArray, reader), countSize);
   if (index.count === 0 || index.count > maximumFontDicts) {
     throw reader.damaged(`the font counts ${index.count} font DICTs`);
   }
-  return Array.from({ length: index.count }, (_, i) => readDict(new Reader(index.at(i), reader.table)));
+  const dictAt = (fontDict: number) => readDict(new Reader(index.at(fontDict), reader.table));
+  return { fontDictCount: index.count, privateAt: privatesOf(reader, dictAt, countSize) };
+}
+
+/** Reads each Private DICT once. */
+function privatesOf(
+  reader: Reader,
+  dictAt: (fontDict: number) => CffDict,
+  countSize: 2 | 4,
+): (fontDict: number) => CffPrivate {
+  const known = new Map<number, CffPrivate>();
+  return (fontDict) => {
+    let found = known.get(fontDict);
+    if (!found) known.set(fontDict, (found = readPrivate(reader, dictAt(fontDict), countSize)));
+    return found;
+  };
 }
 
 function readPrivate(reader: Reader, dict: CffDict, countSize: 2 | 4): CffPrivate {
@@ -185,6 +213,7 @@ function contextOf(cff: Cff, glyphId: number): CharstringContext {
     tableStart: cff.reader.bytes.byteOffset,
     globalSubrs: cff.globalSubrs,
     localSubrs: subrs,
+    budget: cff.budget,
     vsindex: dict.get(operator.vsindex)?.[0] ?? 0,
   };
   const { regionCounts, charset } = cff;
@@ -209,9 +238,9 @@ function contextOf(cff: Cff, glyphId: number): CharstringContext {
 }
 
 function privateOf(cff: Cff, glyphId: number): CffPrivate {
-  const found = cff.privates[cff.fontDictOf(glyphId)];
-  if (!found) throw damaged(cff, `glyph ${glyphId} names a font DICT that is missing`);
-  return found;
+  const fontDict = cff.fontDictOf(glyphId);
+  if (fontDict >= cff.fontDictCount) throw damaged(cff, `glyph ${glyphId} names a font DICT that is missing`);
+  return cff.privateAt(fontDict);
 }
 
 function damaged(cff: Cff, reason: string): DenseGlyphError {

@@ -13,6 +13,8 @@ export interface CharstringContext {
   localSubrs: CffIndex | undefined;
   /** CFF2: how many regions the variation data of an index has; undefined for CFF. */
   regionCountOf?: (vsindex: number) => number;
+  /** What all charstrings of the font may run together. */
+  budget: { operations: number };
   /** The variation data index that holds where the charstring names none. */
   vsindex: number;
   /** CFF: draws the glyph of a code in the standard encoding, for accented letters put together by endchar. */
@@ -137,7 +139,8 @@ class Machine {
     if (depth > maximumDepth) throw this.damaged(`nests subroutines more than ${maximumDepth} deep`);
     for (let at = 0; at < code.length && !this.ended;) {
       this.at = code.byteOffset + at;
-      if (++this.operations > maximumOperations) throw this.damaged('does not come to an end');
+      if (++this.operations > maximumOperations || --this.context.budget.operations < 0)
+        throw this.damaged('does not come to an end');
       const byte = code[at++];
       if (byte >= 32 || byte === 28) {
         at = this.pushNumber(code, at, byte);

@@ -29,6 +29,9 @@ const leastTolerance = 0.05;
 /** OpenType: head, unitsPerEm. */
 const unitsPerEmRange = [16, 16384] as const;
 
+/** Points are numbered in 16 bits. */
+const maximumPoints = 0xffff;
+
 /** Tables that have no place beside TrueType outlines. */
 const cffOnly = new Set(['CFF ', 'CFF2', 'VORG', 'DSIG']);
 
@@ -58,7 +61,7 @@ export function toTrueType(font: Font, tolerance = defaultTolerance): TrueTypeCo
   const pen = new QuadraticPen(Math.max(tolerance * unitsPerEm, leastTolerance), cff.tag);
   const data = new Writer(numGlyphs * 64);
   const offsets = new Uint32Array(numGlyphs + 1);
-  const limits = { points: 0, contours: 0 };
+  const limits = { ...maxp.limitsWithoutInstructions };
   const bounds = { xMin: 0x7fff, yMin: 0x7fff, xMax: -0x8000, yMax: -0x8000 };
   const xMin = new Int16Array(numGlyphs);
   let stems = 0;
@@ -71,8 +74,8 @@ export function toTrueType(font: Font, tolerance = defaultTolerance): TrueTypeCo
       bounds.yMin = Math.min(bounds.yMin, glyph.yMin);
       bounds.xMax = Math.max(bounds.xMax, glyph.xMax);
       bounds.yMax = Math.max(bounds.yMax, glyph.yMax);
-      limits.points = Math.max(limits.points, glyph.onCurve.length);
-      limits.contours = Math.max(limits.contours, glyph.endPtsOfContours.length);
+      limits.maxPoints = Math.max(limits.maxPoints, glyph.onCurve.length);
+      limits.maxContours = Math.max(limits.maxContours, glyph.endPtsOfContours.length);
       data.write(glyf.serialiseGlyph(glyph)).align(4);
     }
     offsets[glyphId + 1] = data.length;
@@ -81,7 +84,7 @@ export function toTrueType(font: Font, tolerance = defaultTolerance): TrueTypeCo
   const tables = new Map([...font.tables()].filter(([tag]) => !cffOnly.has(tag)));
   const newHead = { ...header, indexToLocFormat, ...(bounds.xMin <= bounds.xMax ? bounds : {}) };
   tables.set(head.tag, head.serialise(newHead));
-  tables.set(maxp.tag, maxp.serialise({ version: 0x00010000, numGlyphs, limits: trueTypeLimits(limits) }));
+  tables.set(maxp.tag, maxp.serialise({ version: 0x00010000, numGlyphs, limits }));
   // Rasterisers put a glyph's xMin where its side bearing says.
   const { advanceWidth } = font.table(hmtx);
   tables.set(hmtx.tag, hmtx.serialise({ advanceWidth, leftSideBearing: xMin }));
@@ -101,24 +104,6 @@ export function toTrueType(font: Font, tolerance = defaultTolerance): TrueTypeCo
 }
 
 const least = (a: number, b: number) => Math.min(a, b);
-
-function trueTypeLimits({ points, contours }: { points: number; contours: number }): maxp.TrueTypeLimits {
-  return {
-    maxPoints: points,
-    maxContours: contours,
-    maxCompositePoints: 0,
-    maxCompositeContours: 0,
-    maxZones: 1,
-    maxTwilightPoints: 0,
-    maxStorage: 0,
-    maxFunctionDefs: 0,
-    maxInstructionDefs: 0,
-    maxStackElements: 0,
-    maxSizeOfInstructions: 0,
-    maxComponentElements: 0,
-    maxComponentDepth: 0,
-  };
-}
 
 /** CFF holds the glyph names itself; with TrueType outlines they belong into post. */
 function namedPost(font: Font, cff: Cff, numGlyphs: number): post.Post {
@@ -163,6 +148,10 @@ class QuadraticPen implements OutlineSink {
   private add(x: number, y: number, onCurve: number): void {
     if (!(Math.abs(x) < 0x7fff && Math.abs(y) < 0x7fff)) {
       const reason = `a glyph reaches to ${Math.round(x)}, ${Math.round(y)}, further than TrueType outlines can`;
+      throw new DenseGlyphError('conversion-impossible', reason, { table: this.table });
+    }
+    if (this.x.length >= maximumPoints) {
+      const reason = `a glyph comes to over ${maximumPoints} points, more than TrueType outlines can have`;
       throw new DenseGlyphError('conversion-impossible', reason, { table: this.table });
     }
     this.x.push(Math.round(x));

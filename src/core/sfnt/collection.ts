@@ -8,7 +8,7 @@ import { readSfnt } from './read.js';
 export const signature = 0x74746366; // 'ttcf'
 
 /** Collections of an operating system hold some dozen faces; a count past this is damage. */
-export const maximumFonts = 1024;
+export const maximumFonts = 256;
 
 /**
  * Opens the faces of a collection. Reads the directories, no table; faces may share tables.

@@ -19,6 +19,7 @@ export function parse(reader: Reader): VariationSelector[] {
   const count = reader.uint32();
   if (count * selectorSize > reader.remaining) throw reader.damaged(`format 14 counts ${count} selectors`);
   const varSelectors: VariationSelector[] = [];
+  let pairs = 0;
   for (let i = 0; i < count; i++) {
     reader.seek(headerSize + i * selectorSize);
     const selector: VariationSelector = { varSelector: reader.uint24() };
@@ -26,6 +27,9 @@ export function parse(reader: Reader): VariationSelector[] {
     const nonDefaultUVSOffset = reader.uint32();
     if (defaultUVSOffset) selector.defaultUVS = parsePairs(reader.seek(defaultUVSOffset), 1);
     if (nonDefaultUVSOffset) selector.nonDefaultUVS = parsePairs(reader.seek(nonDefaultUVSOffset), 2);
+    pairs += (selector.defaultUVS?.length ?? 0) + (selector.nonDefaultUVS?.length ?? 0);
+    // Each pair takes four bytes at least; more of them than that lie on top of each other.
+    if (pairs * 2 > reader.length) throw reader.damaged('the lists of sequences overlap');
     varSelectors.push(selector);
   }
   return varSelectors;

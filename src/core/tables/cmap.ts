@@ -25,18 +25,27 @@ export interface Cmap {
   encodingRecords: EncodingRecord[];
 }
 
+/** Some tools let a small subtable lie inside a larger one; a thousand times over it is an attack. */
+const overlapAllowed = 4;
+
 export function parse(reader: Reader): Cmap {
   const version = reader.uint16();
   const numTables = reader.uint16();
   const shared = new Map<number, CmapSubtable>();
   const encodingRecords: EncodingRecord[] = [];
+  let parsed = 0;
   for (let i = 0; i < numTables; i++) {
     reader.seek(4 + i * 8);
     const platformID = reader.uint16();
     const encodingID = reader.uint16();
     const offset = reader.uint32();
     let subtable = shared.get(offset);
-    if (!subtable) shared.set(offset, (subtable = parseSubtable(reader.part(offset))));
+    if (!subtable) {
+      const part = reader.part(offset);
+      shared.set(offset, (subtable = parseSubtable(part)));
+      parsed += part.position;
+      if (parsed > reader.length * overlapAllowed + 0x10000) throw reader.damaged('the subtables overlap', 2);
+    }
     encodingRecords.push({ platformID, encodingID, subtable });
   }
   return { version, encodingRecords };

@@ -29,6 +29,23 @@ export interface Maxp {
   limits?: TrueTypeLimits;
 }
 
+/** Limits of a font without outlines and instructions. */
+export const limitsWithoutInstructions: Readonly<TrueTypeLimits> = {
+  maxPoints: 0,
+  maxContours: 0,
+  maxCompositePoints: 0,
+  maxCompositeContours: 0,
+  maxZones: 1,
+  maxTwilightPoints: 0,
+  maxStorage: 0,
+  maxFunctionDefs: 0,
+  maxInstructionDefs: 0,
+  maxStackElements: 0,
+  maxSizeOfInstructions: 0,
+  maxComponentElements: 0,
+  maxComponentDepth: 0,
+};
+
 const fields = [
   'maxPoints',
   'maxContours',

@@ -44,13 +44,19 @@ export const nameID = {
   wwsSubfamily: 22,
 } as const;
 
+/** Bytes of all strings together; a licence text in twenty languages takes a tenth of it. */
+const maximumStrings = 4 * 1024 * 1024;
+
 export function parse(reader: Reader): Name {
   const version = reader.uint16();
   const count = reader.uint16();
   const storageOffset = reader.uint16();
   const stored = () => ({ length: reader.uint16(), offset: reader.uint16() });
   // Fonts exist whose last strings are cut off; as everywhere else, such a string counts as empty.
+  let total = 0;
   const bytesAt = ({ length, offset }: { length: number; offset: number }) => {
+    total += length;
+    if (total > maximumStrings) throw reader.damaged(`the strings come to over ${maximumStrings} bytes`);
     const start = storageOffset + offset;
     return start + length <= reader.length ? reader.bytes.subarray(start, start + length) : new Uint8Array(0);
   };
@@ -122,11 +128,26 @@ function preference({ platformID, languageID }: NameRecord): number {
   return languageID === 0 ? 2 : 0;
 }
 
+/** The records of each name ID, the preferred ones first; sorted once for each table. */
+const recordsById = new WeakMap<Name, Map<number, NameRecord[]>>();
+
+function sortedRecords(table: Name): Map<number, NameRecord[]> {
+  const known = recordsById.get(table);
+  if (known) return known;
+  const byId = new Map<number, NameRecord[]>();
+  for (const record of table.nameRecord) {
+    const records = byId.get(record.nameID);
+    if (records) records.push(record);
+    else byId.set(record.nameID, [record]);
+  }
+  for (const records of byId.values()) records.sort((a, b) => preference(b) - preference(a));
+  recordsById.set(table, byId);
+  return byId;
+}
+
 /** The string for a name ID, in English if there is one; undefined if the font doesn't give it. */
 export function nameOf(table: Name, id: number): string | undefined {
-  const records = table.nameRecord.filter((record) => record.nameID === id);
-  records.sort((a, b) => preference(b) - preference(a));
-  for (const record of records) {
+  for (const record of sortedRecords(table).get(id) ?? []) {
     const value = stringOf(record);
     if (value) return value;
   }
