@@ -286,7 +286,11 @@ describe('open licences by their wording', () => {
       'GNU General Public License, version 3 … with the font exception: you may embed this font',
       'GPL-3.0-or-later WITH Font-exception-2.0',
     ],
-    ['GNU General Public License, version 2', undefined],
+    ['GNU General Public License, version 2', 'GPL-2.0-only'],
+    ['GPL version 2 (or later version)', 'GPL-2.0-or-later'],
+    ['GPL', undefined],
+    ['The license is based on the SIL Open Font License, version 1.1, with other terms', undefined],
+    ['Licensed under the SIL Open Font License 1.1 (see file OFL.txt)', 'OFL-1.1'],
     [
       'Permission is hereby granted, free of charge, to any person obtaining a copy\nof the fonts accompanying this license',
       'Bitstream-Vera',
