@@ -1,4 +1,5 @@
 import { writeFont, type FontFormat } from '../core/containers/index.js';
+import { toTrueType } from '../core/outlines/index.js';
 import { linkStyle } from '../core/sfnt/link-style.js';
 import { fontOf, type Font } from '../core/sfnt/font.js';
 import { cmap } from '../core/tables/index.js';
@@ -35,21 +36,34 @@ export function makePart(face: PlannedFace, format: Exclude<FontFormat, 'otf'>):
   };
 }
 
-/** For clients of old formats: without variations, and for those that read the names inside, with names that fit. */
+/**
+ * For clients of old formats: without variations, with outlines that they draw, and for those that read the names
+ * inside, with names that fit.
+ */
 function fontFor(
   face: PlannedFace,
   format: FontFormat,
 ): { font: Font; dropped: string[]; changed: string[] } {
   const { font } = face.source;
   if (format === 'woff2') return { font, dropped: [], changed: [] };
-  const isVariable = font.has('fvar');
-  const tables = font.tables();
-  for (const tag of variationTables) tables.delete(tag);
-  const still = isVariable && font.has('glyf') ? fontOf(font.flavour, tables) : font;
-  const dropped = still === font ? [] : ['variations, which the browsers that take this format do not know'];
+  const { font: still, dropped } = withoutVariations(font);
   if (format !== 'eot') return { font: still, dropped, changed: [] };
   const [low, high] = face.weight;
   const weight = Math.min(Math.max(400, low), high);
   const linked = linkStyle(still, { family: face.family, weight, style: face.style });
   return { font: linked.font, dropped, changed: linked.changes };
+}
+
+/** The default instance. Whoever doesn't know variations doesn't know CFF2 either. */
+function withoutVariations(font: Font): { font: Font; dropped: string[] } {
+  if (!font.has('fvar') && !font.has('CFF2')) return { font, dropped: [] };
+  const tables = font.tables();
+  for (const tag of variationTables) tables.delete(tag);
+  const still = fontOf(font.flavour, tables);
+  const dropped = font.has('fvar')
+    ? ['variations, which the browsers that take this format do not know']
+    : [];
+  if (!font.has('CFF2')) return { font: still, dropped };
+  const converted = toTrueType(still);
+  return { font: converted.font, dropped: [...dropped, ...converted.dropped] };
 }
