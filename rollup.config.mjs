@@ -7,10 +7,18 @@ import resolve from '@rollup/plugin-node-resolve';
 const inlined = ['commander', 'picocolors'];
 const isPackage = (id) => /^(@?[a-z]|node:)/.test(id) && !id.startsWith('dist/');
 
+/** Commander starts other programs for commands that we don't have; loading what that takes would slow every start. */
+const childProcess = 'node:child_process';
+const withoutChildProcesses = {
+  name: 'without-child-processes',
+  resolveId: (id) => (id === childProcess ? '\0no-child-processes' : null),
+  load: (id) => (id === '\0no-child-processes' ? 'export default {};' : null),
+};
+
 export default {
   input: { 'dense-glyph': 'dist/cli/main.js' },
-  external: (id) => isPackage(id) && !inlined.includes(id),
-  plugins: [resolve({ exportConditions: ['node'], preferBuiltins: true }), commonjs()],
+  external: (id) => isPackage(id) && !inlined.includes(id) && id !== childProcess,
+  plugins: [withoutChildProcesses, resolve({ exportConditions: ['node'], preferBuiltins: true }), commonjs()],
   output: {
     dir: 'dist/bin',
     format: 'esm',

@@ -46,7 +46,7 @@ export function configure(command: Command, terminal: Terminal): void {
     .option('--out <dir>', 'the folder to write to')
     .option('--face <which>', 'of a collection only this face: its number from 1, or its name')
     .option('--tolerance <em>', 'how far a curve may stray where CFF outlines become TrueType', '1/2000')
-    .option('--smallest', 'search longer for the smallest woff; takes some seconds a font')
+    .option('--smallest', 'search for the smallest woff; takes some ten seconds a font')
     .addHelpText('after', '\nExample:\n  dense-glyph convert fonts/*.ttf --to woff2 --out site/type\n')
     .action((fonts: string[], options: ConvertOptions) => convert(fonts, options, terminal));
 }

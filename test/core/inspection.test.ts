@@ -254,7 +254,8 @@ describe('languages and scripts', () => {
       eachPackedRange(exemplarSets[main], (first, last) => {
         for (let c = first; c <= last; c++) letters.push(c);
       });
-      const coverage = (set: CodePointSet) => languagesOf(set).find((language) => language.tag === tag);
+      const coverage = (set: CodePointSet) =>
+        languagesOf(set, scriptsOf(set)).find((language) => language.tag === tag);
       expect(coverage(new CodePointSet(letters))?.complete).toBe(true);
       expect(coverage(new CodePointSet(letters.slice(1)))?.complete ?? false).toBe(false);
     }
@@ -262,7 +263,7 @@ describe('languages and scripts', () => {
 
   test('capitals belong to a language, and scripts are those of Unicode', () => {
     const lacking = new CodePointSet([...'abcdefghijklmnopqrstuvwxyzäöüß'].map((c) => c.codePointAt(0)!));
-    const german = languagesOf(lacking).find(({ tag }) => tag === 'de');
+    const german = languagesOf(lacking, scriptsOf(lacking)).find(({ tag }) => tag === 'de');
     expect(german).toBeUndefined(); // half of its letters
     for (const [code, , packed] of scriptRanges) {
       const pattern = new RegExp(`\\p{Script=${code}}`, 'u');

@@ -145,11 +145,12 @@ function coverageOf(font: Font, cache: CoverageCache): Coverage {
   const characters = new CodePointSet();
   const table = font.optional(cmap);
   if (table) cmap.eachRangeOf(table, (first, last) => characters.addRange(first, last));
+  const scripts = scriptsOf(characters);
   const coverage = {
     characters,
     ranges: unicodeRangeText(characters.ranges()),
-    scripts: scriptsOf(characters),
-    languages: languagesOf(characters),
+    scripts,
+    languages: languagesOf(characters, scripts),
   };
   cache.set(start, coverage);
   return coverage;

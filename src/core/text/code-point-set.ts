@@ -74,9 +74,9 @@ const digitOf = (code: number) => (code <= 0x39 ? code - 0x30 : code - 0x57);
  * Reads ranges from the text that generated data holds them in: for each the gap to the one before, and, after a
  * colon, how many code points follow the first; base 36.
  *
- * @param visit gets both ends of a range; false ends the reading
+ * @param visit gets both ends of a range
  */
-export function eachPackedRange(text: string, visit: (first: number, last: number) => boolean | void): void {
+export function eachPackedRange(text: string, visit: (first: number, last: number) => void): void {
   let end = -1;
   for (let at = 0; at < text.length; at++) {
     let gap = 0;
@@ -89,6 +89,6 @@ export function eachPackedRange(text: string, visit: (first: number, last: numbe
     }
     const first = end + 1 + gap;
     end = first + more;
-    if (visit(first, end) === false) return;
+    visit(first, end);
   }
 }

@@ -1,7 +1,8 @@
 // CLDR (UTS 35, part 2: Exemplars)
 
-import { exemplarSets, languageRows, type LanguageRow } from '../../data/languages.js';
+import { exemplarSets, languageRows } from '../../data/languages.js';
 import { eachPackedRange, type CodePointSet } from './code-point-set.js';
+import type { ScriptCoverage } from './scripts.js';
 
 /** How far a font covers what a language is written with. */
 export interface LanguageCoverage {
@@ -23,14 +24,18 @@ const nearly = 0.25;
  * The languages that a font covers completely or nearly, the complete ones first.
  *
  * @param characters what the font maps
+ * @param scripts those of these characters, as `scriptsOf` tells
  */
-export function languagesOf(characters: CodePointSet): LanguageCoverage[] {
+export function languagesOf(
+  characters: CodePointSet,
+  scripts: readonly ScriptCoverage[],
+): LanguageCoverage[] {
   const found: LanguageCoverage[] = [];
-  const missingOf: Missing[] = [];
-  const compare = (set: number) => (missingOf[set] ??= missingIn(exemplarSets[set], characters));
-  for (const row of languageRows) {
-    const [tag, name, script, mainSet] = row;
-    if (!startsCovered(exemplarSets[mainSet], characters)) continue;
+  const known: Missing[] = [];
+  const compare = (set: number) => (known[set] ??= missingIn(exemplarSets[set], characters));
+  const present = new Set(scripts.map(({ code }) => code));
+  for (const [tag, name, script, mainSet, auxiliary, punctuation, numbers] of languageRows) {
+    if (!(writtenIn[script] ?? [script]).some((code) => present.has(code))) continue;
     const main = compare(mainSet);
     if (main.missing.length > main.size * nearly) continue;
     found.push({
@@ -38,36 +43,35 @@ export function languagesOf(characters: CodePointSet): LanguageCoverage[] {
       name,
       script,
       complete: main.missing.length === 0,
-      missing: missingParts(row, compare),
+      missing: {
+        main: main.missing,
+        // Compared when somebody looks at them.
+        get auxiliary() {
+          return compare(auxiliary).missing;
+        },
+        get punctuation() {
+          return compare(punctuation).missing;
+        },
+        get numbers() {
+          return compare(numbers).missing;
+        },
+      },
     });
   }
   return found.sort((a, b) => Number(b.complete) - Number(a.complete) || (a.name < b.name ? -1 : 1));
 }
 
+/** ISO 15924 codes for mixtures and variants, with the scripts that their characters belong to. */
+const writtenIn: Readonly<Record<string, readonly string[]>> = {
+  Hans: ['Hani'],
+  Hant: ['Hani'],
+  Jpan: ['Hani', 'Hira', 'Kana'],
+  Kore: ['Hang', 'Hani'],
+};
+
 interface Missing {
   missing: number[];
   size: number;
-}
-
-/** Most languages are written in a script that the font doesn't have, which the first ranges tell. */
-function startsCovered(packed: string, characters: CodePointSet): boolean {
-  let ranges = 0;
-  let covered = 0;
-  eachPackedRange(packed, (first, last) => {
-    covered += characters.countIn(first, last);
-    return ++ranges < 12;
-  });
-  return covered > 0;
-}
-
-function missingParts(row: LanguageRow, compare: (set: number) => Missing) {
-  const [, , , main, auxiliary, punctuation, numbers] = row;
-  return {
-    main: compare(main).missing,
-    auxiliary: compare(auxiliary).missing,
-    punctuation: compare(punctuation).missing,
-    numbers: compare(numbers).missing,
-  };
 }
 
 function missingIn(packed: string, characters: CodePointSet): Missing {
