@@ -77,7 +77,11 @@ export function gsub(glyphIds: GlyphIds): Uint8Array {
 
   for (const suffix of ['.tnum', '.smcp']) {
     const pairs = suffixed(suffix);
-    if (pairs.length > 0) features.push({ tag: suffix.slice(1), lookups: [lookups.push(single(pairs)) - 1] });
+    if (pairs.length === 0) continue;
+    const feature: Feature = { tag: suffix.slice(1), lookups: [lookups.push(single(pairs)) - 1] };
+    // Only Latin has small capitals, but some Greek letters share their glyphs with Latin ones.
+    if (suffix === '.smcp') feature.scripts = ['DFLT', 'latn'];
+    features.push(feature);
   }
   features.push({
     tag: 'calt',

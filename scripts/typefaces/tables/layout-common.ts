@@ -46,23 +46,39 @@ export interface Lookup {
 export interface Feature {
   tag: string;
   lookups: number[];
+  /** Only for these scripts; for all if left out. */
+  scripts?: string[];
 }
 
-/** GSUB or GPOS, version 1.0, with the same features for all scripts named. */
+/** GSUB or GPOS, version 1.0; scripts with the same features share one table. */
 export function layoutTable(
   scripts: readonly string[],
   features: readonly Feature[],
   lookups: readonly Lookup[],
 ) {
   const sorted = [...features].sort((a, b) => (a.tag < b.tag ? -1 : 1));
-  const languageSystem = new Writer(32).uint16(0).uint16(0xffff).uint16(sorted.length);
-  sorted.forEach((_, i) => languageSystem.uint16(i));
-  const script = new Writer(32).uint16(4).uint16(0).write(languageSystem.bytes()).bytes();
-
+  const scriptTable = (tag: string): Uint8Array => {
+    const indexes = sorted.flatMap(({ scripts: only }, i) => ((only?.includes(tag) ?? true) ? [i] : []));
+    const languageSystem = new Writer(32)
+      .uint16(0)
+      .uint16(0xffff)
+      .uint16(indexes.length)
+      .uint16Array(indexes);
+    return new Writer(32).uint16(4).uint16(0).write(languageSystem.bytes()).bytes();
+  };
   const scriptList = new Writer(128).uint16(scripts.length);
-  const scriptsEnd = 2 + scripts.length * 6;
-  scripts.forEach((tag) => scriptList.tag(tag).uint16(scriptsEnd));
-  scriptList.write(script);
+  const stored = new Map<string, number>();
+  const tables = new Writer(128);
+  for (const tag of scripts) {
+    const script = scriptTable(tag);
+    const key = script.join();
+    if (!stored.has(key)) {
+      stored.set(key, 2 + scripts.length * 6 + tables.length);
+      tables.write(script);
+    }
+    scriptList.tag(tag).uint16(stored.get(key)!);
+  }
+  scriptList.write(tables.bytes());
 
   const featureList = new Writer(128).uint16(sorted.length);
   let at = 2 + sorted.length * 6;

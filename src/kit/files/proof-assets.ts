@@ -67,10 +67,10 @@ toggle.addEventListener('change', () => {
   document.documentElement.classList.toggle('without', !toggle.checked);
   settle(60);
 });
-// Some engines send no event for a face that comes back from their cache.
+// Some engines send no event for a face that comes back from their cache, or call it failed until it is there again.
 function settle(looks) {
   show();
-  if (looks > 0 && document.querySelector('.state[data-state=loading], .state[data-state=unloaded]')) {
+  if (looks > 0 && document.querySelector('.state:not([data-state=loaded]):not([data-state=off])')) {
     setTimeout(settle, 150, looks - 1);
   }
 }
