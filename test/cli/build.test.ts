@@ -42,7 +42,7 @@ describe('build', () => {
       const { code, out, err } = await cli(['build'], folder);
       expect([code, err]).toEqual([0, '']);
       expect(out).toContain('Kit   site/type');
-      expect(out).toMatch(/5 faces +285\.\d kB +\d+\.\d kB +3\d%/);
+      expect(out).toMatch(/5 faces +286\.\d kB +\d+\.\d kB +3\d%/);
       const manifest = manifestIn(folder);
       const files = tree(join(folder, 'site/type'));
       expect(files.map((file) => file.replace(/-[0-9a-f]{8}\./, '-DIGEST.'))).toEqual([
