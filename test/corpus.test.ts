@@ -19,9 +19,8 @@ describe('every format and back', () => {
   test.each(files)('%s', (file) => {
     const { problems, made } = convertEverywhere(openFont(readFileSync(file)).font);
     expect(problems).toEqual([]);
-    expect([...made.keys()].sort()).toEqual(
-      ['svg', file.endsWith('.otf') ? 'ttf' : 'eot', 'woff', 'woff2'].sort(),
-    );
+    const redrawn = file.endsWith('.otf') ? ['ttf'] : [];
+    expect([...made.keys()].sort()).toEqual(['eot', 'svg', ...redrawn, 'woff', 'woff2']);
   });
 
   test('bytes of glyf that no glyph uses don’t come back, and the script says so', () => {

@@ -50,6 +50,7 @@ export function convertEverywhere(font: Font): Conversions {
     });
   } else if (!font.has('fvar')) {
     attempt('ttf', (bytes) => problems.push(...comparedOutlines(font, openFont(bytes).font)));
+    attempt('eot', (bytes) => problems.push(...comparedOutlines(font, openFont(bytes).font)));
   }
   if (font.has('glyf') || font.has('CFF ') || font.has('CFF2')) attempt('svg', () => undefined);
   return { problems, made, glyfAsItWas };

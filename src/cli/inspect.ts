@@ -49,7 +49,10 @@ async function inspect(fonts: string[], options: InspectOptions, terminal: Termi
   if (!options.page) return;
   const { specimenPage } = await import('../kit/specimen/page.js');
   const { writeWhole } = await import('../kit/write.js');
-  await writeWhole(resolve(base, options.page), new TextEncoder().encode(specimenPage(sources, woff2)));
+  await writeWhole(
+    resolve(base, options.page),
+    new TextEncoder().encode(specimenPage(sources, woff2, result.families)),
+  );
   reporter.say('', `Next  open ${options.page}: it holds the fonts itself and needs no server.`);
 }
 

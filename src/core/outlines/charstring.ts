@@ -2,7 +2,8 @@
 
 import { DenseGlyphError } from '../errors.js';
 import type { CffIndex } from './cff-data.js';
-import type { OutlineSink } from './outline.js';
+import { binaryOperators, unaryOperators } from './charstring-arithmetic.js';
+import { moved, type OutlineSink } from './outline.js';
 
 /** What a charstring needs of the font around it. */
 export interface CharstringContext {
@@ -405,33 +406,4 @@ class Machine {
     const turned = top.map((_, i) => top[(((i - shift) % count) + count) % count]);
     top.set(turned);
   }
-}
-
-const binaryOperators: Record<number, (a: number, b: number) => number> = {
-  3: (a, b) => Number(a !== 0 && b !== 0),
-  4: (a, b) => Number(a !== 0 || b !== 0),
-  10: (a, b) => a + b,
-  11: (a, b) => a - b,
-  12: (a, b) => (b === 0 ? 0 : a / b),
-  15: (a, b) => Number(a === b),
-  24: (a, b) => a * b,
-};
-
-const unaryOperators: Record<number, (a: number) => number> = {
-  5: (a) => Number(a === 0),
-  9: Math.abs,
-  14: (a) => -a,
-  26: (a) => Math.sqrt(Math.max(a, 0)),
-};
-
-/** A sink that moves what it passes on. */
-function moved(sink: OutlineSink, dx: number, dy: number): OutlineSink {
-  return {
-    moveTo: (x, y) => sink.moveTo(x + dx, y + dy),
-    lineTo: (x, y) => sink.lineTo(x + dx, y + dy),
-    quadraticCurveTo: (cx, cy, x, y) => sink.quadraticCurveTo(cx + dx, cy + dy, x + dx, y + dy),
-    bezierCurveTo: (ax, ay, bx, by, x, y) =>
-      sink.bezierCurveTo(ax + dx, ay + dy, bx + dx, by + dy, x + dx, y + dy),
-    closePath: () => sink.closePath(),
-  };
 }

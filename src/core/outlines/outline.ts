@@ -83,3 +83,15 @@ export function svgPathData({ segments, coordinates }: Outline, decimals = 0): s
   }
   return data;
 }
+
+/** A sink that moves what it passes on. */
+export function moved(sink: OutlineSink, dx: number, dy: number): OutlineSink {
+  return {
+    moveTo: (x, y) => sink.moveTo(x + dx, y + dy),
+    lineTo: (x, y) => sink.lineTo(x + dx, y + dy),
+    quadraticCurveTo: (cx, cy, x, y) => sink.quadraticCurveTo(cx + dx, cy + dy, x + dx, y + dy),
+    bezierCurveTo: (ax, ay, bx, by, x, y) =>
+      sink.bezierCurveTo(ax + dx, ay + dy, bx + dx, by + dy, x + dx, y + dy),
+    closePath: () => sink.closePath(),
+  };
+}

@@ -14,6 +14,9 @@ h2 { font-size: 56px; line-height: 1.15; margin: 0 0 .6rem; overflow-wrap: anywh
 h3 { font-size: 1rem; margin: 1.4rem 0 .4rem; }
 dl { display: grid; grid-template-columns: max-content 1fr; gap: .1rem .9rem; margin: 0 0 .8rem; color: var(--quiet); }
 dd { margin: 0; max-height: 4.4em; overflow: auto; }
+table.family { margin: 1rem 0 .4rem; border-collapse: collapse; }
+.family caption { font-weight: 600; text-align: left; }
+.family th, .family td { font-weight: 400; text-align: left; padding: .1rem 1.2rem .1rem 0; }
 .finding { color: var(--warn); margin: .2rem 0; }
 .controls, .features { display: flex; flex-wrap: wrap; align-items: center; gap: .3rem 1.4rem; margin: .6rem 0; }
 .controls .wide { flex: 1; display: flex; gap: .5rem; align-items: center; min-width: 24rem; }

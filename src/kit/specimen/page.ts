@@ -1,6 +1,7 @@
 import escapeHtml from 'escape-html';
 import { outlinesOf } from '../../core/outlines/index.js';
 import { rangeText } from '../../core/css/index.js';
+import type { FamilyGrid } from '../../core/inspection/index.js';
 import { cmap } from '../../core/tables/index.js';
 import { CodePointSet } from '../../core/text/code-point-set.js';
 import { charactersByScript } from '../../core/text/scripts.js';
@@ -18,8 +19,13 @@ const kilobytes = (bytes: number) => (bytes < 1000 ? `${bytes} B` : `${(bytes / 
  * it works from a file, without a server.
  *
  * @param woff2 the bytes of each font as WOFF2
+ * @param families the same fonts put together by family
  */
-export function specimenPage(fonts: readonly InspectedSource[], woff2: readonly Uint8Array[]): string {
+export function specimenPage(
+  fonts: readonly InspectedSource[],
+  woff2: readonly Uint8Array[],
+  families: readonly FamilyGrid[],
+): string {
   const rules = fonts.map((font, i) => faceRule(font.inspected, i, woff2[i])).join('\n');
   const title = fonts.length === 1 ? titleOf(fonts[0].inspected) : `${fonts.length} fonts`;
   const links = fonts.map(({ inspected }, i) => `<a href="#font-${i}">${escapeHtml(titleOf(inspected))}</a>`);
@@ -33,11 +39,27 @@ ${rules}
 ${specimenStyle}</style>
 <header><h1>${escapeHtml(title)}</h1>${fonts.length > 1 ? `<nav>${links.join('')}</nav>` : ''}</header>
 <main>
+${fonts.length > 1 ? families.map(familyTable).join('\n') : ''}
 ${fonts.map(fontSection).join('\n')}
 </main>
 <script>${specimenScript}</script>
 </html>
 `;
+}
+
+/** Weights × styles, with a dot for each file that draws them. */
+function familyTable({ family, weights, styles, files, findings }: FamilyGrid): string {
+  const head = styles.map((style) => `<th scope="col">${escapeHtml(style)}</th>`).join('');
+  const rows = weights.map((weight, row) => {
+    const cells = files[row].map(
+      (paths) => `<td title="${escapeHtml(paths.join(', '))}">${'●'.repeat(paths.length) || '·'}</td>`,
+    );
+    return `<tr><th scope="row">${weight}</th>${cells.join('')}</tr>`;
+  });
+  const notes = findings.map(
+    ({ message, effect }) => `<p class="finding">${escapeHtml(`${message}; ${effect}`)}</p>`,
+  );
+  return `<table class="family"><caption>${escapeHtml(family)}</caption><tr><td></td>${head}</tr>${rows.join('')}</table>${notes.join('')}`;
 }
 
 const titleOf = ({ names, face, path }: InspectedFont) => names.fullName ?? (face.family || path);
@@ -89,26 +111,71 @@ const isRegional = (tag: string) => /-[A-Z]{2}$/.test(tag);
 
 function facts(font: InspectedFont): [term: string, html: string][] {
   const { face, names, format, weight, woff2Bytes, glyphs, characters, outlines, hinting, licence } = font;
-  const complete = font.languages.filter(({ complete: all, tag }) => all && !isRegional(tag));
+  const own = font.languages.filter(({ tag }) => !isRegional(tag));
+  const complete = own.filter((language) => language.complete).map(({ name }) => name);
+  const lacking = own
+    .filter((language) => !language.complete)
+    .map(({ name, missing }) => lacks(name, missing.main));
+  const texts = font.licenceTexts.length > 0 ? `beside it: ${font.licenceTexts.join(', ')}` : '';
   const rows: [string, string | undefined][] = [
     [
       'CSS',
       `font-family: "${face.family}"; font-weight: ${rangeText(face.weight)}; font-style: ${face.style}`,
     ],
     ['File', `${font.path}, ${format}, ${kilobytes(weight.file)}; ${kilobytes(woff2Bytes ?? 0)} as WOFF2`],
-    ['Version', [names.version, names.manufacturer, names.designer].filter(Boolean).join('; ')],
+    [
+      'Names',
+      names.all.map(({ id, language, value }) => `${id} (${language}) ${value.slice(0, 200)}`).join('; '),
+    ],
+    ['Maker', joined([names.version, names.manufacturer, names.designer, names.vendorId, names.vendorUrl])],
     ['Glyphs', `${glyphs} for ${characters} characters; ${outlines} outlines, hinting: ${hinting.kind}`],
-    ['Scripts', font.scripts.map(({ name, characters: count }) => `${name} ${count}`).join(', ')],
-    ['Languages', `${complete.length} complete: ${complete.map(({ name }) => name).join(', ')}`],
+    ['Colours', font.colour.join(', ')],
+    [
+      'Instances',
+      font.instances
+        .map(({ name, coordinates }) => `${name} ${Object.values(coordinates).join('/')}`)
+        .join(', '),
+    ],
+    [
+      'Scripts',
+      font.scripts.map(({ code, name, characters: count }) => `${name} (${code}) ${count}`).join(', '),
+    ],
+    ['Languages', `${complete.length} complete: ${complete.join(', ')}`],
+    ['Nearly', lacking.join('; ')],
+    [
+      'Lines',
+      font.metrics.platforms
+        .map(({ platform, from, lineHeight }) => `${platform} ${lineHeight.toFixed(2)} em (${from})`)
+        .join(', '),
+    ],
+    ['Metrics', metricSets(font)],
     [
       'Licence',
-      [licence.recognised?.spdx, licence.embedding, licence.copyright?.split('\n')[0]]
-        .filter(Boolean)
-        .join('; '),
+      joined([licence.recognised?.spdx, licence.embedding, licence.licence, licence.licenceUrl, texts]),
     ],
+    ['Rights', joined([licence.copyright, licence.trademark, font.rights])],
     ['Tables', weight.tables.map(({ tag, bytes }) => `${tag} ${kilobytes(bytes)}`).join(', ')],
   ];
   return rows.filter(([, text]) => text).map(([term, text]) => [term, escapeHtml(text)]);
+}
+
+const joined = (texts: readonly (string | undefined)[]) => texts.filter(Boolean).join('; ');
+
+function lacks(name: string, missing: readonly number[]): string {
+  const shown = missing.slice(0, 40).map((codePoint) => String.fromCodePoint(codePoint));
+  return `${name} lacks ${missing.length}: ${shown.join(' ')}${missing.length > shown.length ? ' …' : ''}`;
+}
+
+/** hhea, typo and win, as ascent, descent and gap in em. */
+function metricSets({ metrics: { hhea, typo, win, useTypoMetrics } }: InspectedFont): string {
+  const sets = Object.entries({ hhea, typo, win }).flatMap(([name, set]) =>
+    set
+      ? [
+          `${name} ${set.ascent.toFixed(2)} up, ${set.descent.toFixed(2)} down, ${set.lineGap.toFixed(2)} between`,
+        ]
+      : [],
+  );
+  return joined([...sets, useTypoMetrics ? 'typo is meant (fsSelection bit 7)' : '']);
 }
 
 /** The covered languages that there is a sentence for; the font's own characters where there is none. */
