@@ -1,8 +1,8 @@
 import colors from 'picocolors';
 import type { FamilyGrid, InspectionFinding } from '../core/inspection/index.js';
-import { commonLanguages } from '../data/common-languages.js';
 import { count, kilobytes, listed, share, table, wrapped } from './format.js';
 import type { InspectedFont } from '../kit/inspect.js';
+import { languageItems } from './inspect-languages.js';
 
 /** What inspecting comes to. */
 export interface InspectionResult {
@@ -34,7 +34,7 @@ export function fontLines(font: InspectedFont, columns: number): string[] {
     ...row('Axes', ...axisItems(font)),
     ...row('Features', ...featureItems(font)),
     ...row('Scripts', listed(font.scripts.slice(0, 12).map((s) => `${s.name} ${s.characters}`))),
-    ...row('Languages', ...languageItems(font)),
+    ...row('Languages', ...languageItems(font.languages)),
     ...row('Lines', words(lineText(font)), words(metricText(font))),
     ...row('Licence', ...licenceItems(font).map(words)),
     ...weightLines(font, width),
@@ -107,42 +107,6 @@ function featureItems({ features }: InspectedFont): string[][] {
   return [titled('on by default:', of(true)), titled('to turn on:', of(false))];
 }
 
-/** How many languages are named before the rest is only counted. */
-const namedLanguages = 24;
-const nearlyShown = 4;
-const missingShown = 12;
-
-function languageItems({ languages }: InspectedFont): string[][] {
-  const plain = languages.filter(({ tag }) => !/-[A-Z]{2}$/.test(tag));
-  const rank = (tag: string) => (commonLanguages.indexOf(tag) + 1 || 1000) - 1;
-  const complete = plain.filter((language) => language.complete).sort((a, b) => rank(a.tag) - rank(b.tag));
-  const nearly = plain
-    .filter((language) => !language.complete && commonLanguages.includes(language.tag))
-    .sort((a, b) => rank(a.tag) - rank(b.tag));
-  const names = complete.slice(0, namedLanguages).map(({ name }) => name);
-  const more = complete.length - names.length;
-  const lines = [
-    [
-      `${complete.length} complete${names.length > 0 ? ':' : ''}`,
-      ...listed(names),
-      ...(more > 0 ? [`and ${more} more`] : []),
-    ],
-  ];
-  for (const { name, missing } of nearly.slice(0, nearlyShown)) {
-    const shown = missing.main.slice(0, missingShown).map(characterText);
-    const rest = missing.main.length - shown.length;
-    lines.push([`${name} lacks ${missing.main.length}:`, ...shown, ...(rest > 0 ? ['…'] : [])]);
-  }
-  return lines;
-}
-
-/** The character itself, or its number where it would not show on its own. */
-function characterText(codePoint: number): string {
-  const character = String.fromCodePoint(codePoint);
-  const shows = /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(character);
-  return shows ? character : `U+${codePoint.toString(16).toUpperCase().padStart(4, '0')}`;
-}
-
 function lineText({ metrics }: InspectedFont): string {
   const heights = new Set(metrics.platforms.map(({ lineHeight }) => lineHeight.toFixed(2)));
   const lines =
@@ -206,11 +170,12 @@ function weightLines({ weight, woff2Bytes }: InspectedFont, width: number): stri
     const amount = `${kilobytes(bytes).padStart(9)} ${share(bytes, total).padStart(4)}`;
     return `${colors.dim(title.padEnd(indent))}${tag.padEnd(8)}${amount}  ${colors.cyan(bar)}`;
   });
-  const measured =
-    woff2Bytes === undefined
-      ? colors.dim('not measured; --weigh does it')
-      : `${colors.bold(kilobytes(woff2Bytes))}, ${share(woff2Bytes, weight.file)} of the file`;
-  return [...lines, `${colors.dim('WOFF2'.padEnd(indent))}${measured}`];
+  return woff2Bytes === undefined ? lines : [...lines, woff2Line(weight.file, woff2Bytes)];
+}
+
+/** What the font weighs as WOFF2. */
+export function woff2Line(file: number, woff2Bytes: number): string {
+  return `${colors.dim('WOFF2'.padEnd(indent))}${colors.bold(kilobytes(woff2Bytes))}, ${share(woff2Bytes, file)} of the file`;
 }
 
 function findingLines({ message, effect }: InspectionFinding, width: number, about = ''): string[] {

@@ -4,7 +4,7 @@ import { familiesOf } from '../core/inspection/index.js';
 import { inspectFile, weighed, type InspectedSource } from '../kit/inspect.js';
 import { licenceTextsIn } from '../kit/licence-texts.js';
 import { fontPaths, fontsIn } from './inputs.js';
-import { familyLines, fontLines, tableLines, type InspectionResult } from './inspect-view.js';
+import { familyLines, fontLines, tableLines, woff2Line, type InspectionResult } from './inspect-view.js';
 import { Reporter, type CommonOptions, type Terminal } from './terminal.js';
 
 interface InspectOptions extends CommonOptions {
@@ -16,7 +16,7 @@ interface InspectOptions extends CommonOptions {
 export function configure(command: Command, terminal: Terminal): void {
   command
     .argument('<fonts...>', 'font files, archives, folders or globs')
-    .option('--weigh', 'also measure the size as WOFF2; takes up to a second a font')
+    .option('--weigh', 'measure the size as WOFF2 too; done anyway for one font in a terminal')
     .option('--page <file>', 'write a specimen page that works without a server')
     .option('-c, --config <file>', 'a config that states who allows the use of the fonts')
     .addHelpText('after', '\nExample:\n  dense-glyph inspect fonts/*.ttf --weigh\n')
@@ -44,8 +44,12 @@ async function inspect(fonts: string[], options: InspectOptions, terminal: Termi
   };
   reporter.result(result);
   const columns = terminal.columns;
-  if (result.fonts.length === 1) reporter.say(...fontLines(result.fonts[0], columns));
-  else reporter.say(...tableLines(result.fonts, columns), '', ...familyLines(result, columns));
+  if (result.fonts.length === 1) {
+    reporter.say(...fontLines(result.fonts[0], columns));
+    if (woff2.length === 0 && terminal.interactive && !options.json && !options.quiet) {
+      weighLast(sources[0], reporter);
+    }
+  } else reporter.say(...tableLines(result.fonts, columns), '', ...familyLines(result, columns));
   if (!options.page) return;
   const { specimenPage } = await import('../kit/specimen/page.js');
   const { writeWhole } = await import('../kit/write.js');
@@ -61,6 +65,14 @@ function weigh(sources: readonly InspectedSource[], reporter: Reporter): Uint8Ar
     reporter.progress(`measuring WOFF2, ${i + 1} of ${sources.length}: ${source.inspected.path}`);
     return weighed(source);
   });
+}
+
+/** Compressing takes longer than all the rest, so it comes when there is something to read already. */
+function weighLast(source: InspectedSource, reporter: Reporter): void {
+  reporter.say('');
+  reporter.progress('measuring WOFF2');
+  const { length } = weighed(source);
+  reporter.say(woff2Line(source.inspected.weight.file, length));
 }
 
 /** By absolute path, who allows the use of each font that a config lists. */

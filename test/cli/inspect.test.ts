@@ -35,6 +35,7 @@ describe('inspect', () => {
         /^Scripts +Latin 249, Greek 70$/m,
         /^Languages +\d+ complete: English, Spanish, German,/m,
         /^ +Welsh lacks 8: Ẁ ẁ/m,
+        /^ +no punctuation ⁒ ⟨ ⟩ for Hungarian$/m,
         /^Licence +OFL-1\.1, by its wording; fonts\/OFL\.txt beside it$/m,
         /^Tables +gvar +\d+\.\d kB +\d+% {2}█{30}/m,
         /^WOFF2 +3\d\.\d kB, 3\d% of the file$/m,

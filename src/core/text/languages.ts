@@ -13,15 +13,17 @@ export interface LanguageCoverage {
   script: string;
   /** All letters, small and capital, are there. */
   complete: boolean;
-  /** Code points that aren't there, by what CLDR counts them to. */
-  missing: { main: number[]; auxiliary: number[]; punctuation: number[]; numbers: number[] };
+  /** How many of the letters aren't there, as a share of all. */
+  missingShare: number;
+  /** Code points that aren't there, by what CLDR counts them to; listed when somebody looks at them. */
+  readonly missing: Readonly<Record<ExemplarKind, number[]>>;
 }
 
-/** A language counts as nearly covered up to this share of missing letters. */
-const nearly = 0.25;
+/** CLDR: letters, letters of loan words and names, punctuation, digits. */
+export type ExemplarKind = 'main' | 'auxiliary' | 'punctuation' | 'numbers';
 
 /**
- * The languages that a font covers completely or nearly, the complete ones first.
+ * The languages that a font has at least one letter of, the complete ones first, then those that it comes near.
  *
  * @param characters what the font maps
  * @param scripts those of these characters, as `scriptsOf` tells
@@ -31,34 +33,37 @@ export function languagesOf(
   scripts: readonly ScriptCoverage[],
 ): LanguageCoverage[] {
   const found: LanguageCoverage[] = [];
-  const known: Missing[] = [];
-  const compare = (set: number) => (known[set] ??= missingIn(exemplarSets[set], characters));
+  const counts: Count[] = [];
+  const lists: number[][] = [];
+  const list = (set: number) => (lists[set] ??= missingIn(exemplarSets[set], characters));
   const present = new Set(scripts.map(({ code }) => code));
-  for (const [tag, name, script, mainSet, auxiliary, punctuation, numbers] of languageRows) {
+  for (const [tag, name, script, main, auxiliary, punctuation, numbers] of languageRows) {
     if (!(writtenIn[script] ?? [script]).some((code) => present.has(code))) continue;
-    const main = compare(mainSet);
-    if (main.missing.length > main.size * nearly) continue;
+    const { had, wanted } = (counts[main] ??= countOf(exemplarSets[main], characters));
+    if (had === 0) continue;
     found.push({
       tag,
       name,
       script,
-      complete: main.missing.length === 0,
+      complete: had === wanted,
+      missingShare: 1 - had / wanted,
       missing: {
-        main: main.missing,
-        // Compared when somebody looks at them.
+        get main() {
+          return list(main);
+        },
         get auxiliary() {
-          return compare(auxiliary).missing;
+          return list(auxiliary);
         },
         get punctuation() {
-          return compare(punctuation).missing;
+          return list(punctuation);
         },
         get numbers() {
-          return compare(numbers).missing;
+          return list(numbers);
         },
       },
     });
   }
-  return found.sort((a, b) => Number(b.complete) - Number(a.complete) || (a.name < b.name ? -1 : 1));
+  return found.sort((a, b) => a.missingShare - b.missingShare || (a.name < b.name ? -1 : 1));
 }
 
 /** ISO 15924 codes for mixtures and variants, with the scripts that their characters belong to. */
@@ -69,20 +74,27 @@ const writtenIn: Readonly<Record<string, readonly string[]>> = {
   Kore: ['Hang', 'Hani'],
 };
 
-interface Missing {
-  missing: number[];
-  size: number;
+interface Count {
+  had: number;
+  wanted: number;
 }
 
-function missingIn(packed: string, characters: CodePointSet): Missing {
-  const missing: number[] = [];
-  let size = 0;
+function countOf(packed: string, characters: CodePointSet): Count {
+  const count: Count = { had: 0, wanted: 0 };
   eachPackedRange(packed, (first, last) => {
-    size += last - first + 1;
+    count.wanted += last - first + 1;
+    count.had += characters.countIn(first, last);
+  });
+  return count;
+}
+
+function missingIn(packed: string, characters: CodePointSet): number[] {
+  const missing: number[] = [];
+  eachPackedRange(packed, (first, last) => {
     if (characters.countIn(first, last) === last - first + 1) return;
     for (let codePoint = first; codePoint <= last; codePoint++) {
       if (!characters.has(codePoint)) missing.push(codePoint);
     }
   });
-  return { missing, size };
+  return missing;
 }

@@ -17,6 +17,9 @@ dd { margin: 0; max-height: 4.4em; overflow: auto; }
 table.family { margin: 1rem 0 .4rem; border-collapse: collapse; }
 .family caption { font-weight: 600; text-align: left; }
 .family th, .family td { font-weight: 400; text-align: left; padding: .1rem 1.2rem .1rem 0; }
+.missing { max-height: 24rem; overflow: auto; margin: .3rem 0; }
+.missing table { border-collapse: collapse; margin-top: .3rem; }
+.missing th, .missing td { font-weight: 400; text-align: left; vertical-align: top; padding: .1rem 1rem .1rem 0; border-top: 1px solid var(--line); overflow-wrap: anywhere; min-width: 5rem; }
 .finding { color: var(--warn); margin: .2rem 0; }
 .controls, .features { display: flex; flex-wrap: wrap; align-items: center; gap: .3rem 1.4rem; margin: .6rem 0; }
 .controls .wide { flex: 1; display: flex; gap: .5rem; align-items: center; min-width: 24rem; }

@@ -84,6 +84,7 @@ function fontSection({ inspected, opened }: InspectedSource, i: number): string 
   <dl>${facts(inspected)
     .map(([term, text]) => `<dt>${term}</dt><dd>${text}</dd>`)
     .join('')}</dl>
+  ${missingTable(inspected)}
   ${inspected.findings.map(({ message, effect }) => `<p class="finding">${escapeHtml(`${message}; ${effect}`)}</p>`).join('')}
   <form class="controls">
     <label>Language <select name="language">${languages
@@ -113,9 +114,6 @@ function facts(font: InspectedFont): [term: string, html: string][] {
   const { face, names, format, weight, woff2Bytes, glyphs, characters, outlines, hinting, licence } = font;
   const own = font.languages.filter(({ tag }) => !isRegional(tag));
   const complete = own.filter((language) => language.complete).map(({ name }) => name);
-  const lacking = own
-    .filter((language) => !language.complete)
-    .map(({ name, missing }) => lacks(name, missing.main));
   const texts = font.licenceTexts.length > 0 ? `beside it: ${font.licenceTexts.join(', ')}` : '';
   const rows: [string, string | undefined][] = [
     [
@@ -141,7 +139,6 @@ function facts(font: InspectedFont): [term: string, html: string][] {
       font.scripts.map(({ code, name, characters: count }) => `${name} (${code}) ${count}`).join(', '),
     ],
     ['Languages', `${complete.length} complete: ${complete.join(', ')}`],
-    ['Nearly', lacking.join('; ')],
     [
       'Lines',
       font.metrics.platforms
@@ -161,9 +158,32 @@ function facts(font: InspectedFont): [term: string, html: string][] {
 
 const joined = (texts: readonly (string | undefined)[]) => texts.filter(Boolean).join('; ');
 
-function lacks(name: string, missing: readonly number[]): string {
-  const shown = missing.slice(0, 40).map((codePoint) => String.fromCodePoint(codePoint));
-  return `${name} lacks ${missing.length}: ${shown.join(' ')}${missing.length > shown.length ? ' …' : ''}`;
+/** What each language lacks, by kind; those that lack nothing stand among the facts. */
+function missingTable({ languages }: InspectedFont): string {
+  const rows = languages
+    .filter(({ tag }) => !isRegional(tag))
+    .map(({ name, missing: { main, auxiliary, punctuation, numbers } }) => ({
+      name,
+      lists: [main, auxiliary, punctuation, numbers],
+    }))
+    .filter(({ lists }) => lists.some((list) => list.length > 0))
+    .map(
+      ({ name, lists }) =>
+        `<tr><th scope="row">${escapeHtml(name)}</th>${lists.map((list) => `<td>${escapeHtml(signs(list))}</td>`).join('')}</tr>`,
+    );
+  if (rows.length === 0) return '';
+  const heads = ['Language', 'Letters', 'Letters of loan words', 'Punctuation', 'Digits'];
+  return `<details class="missing"><summary>What ${rows.length === 1 ? 'one language lacks' : `${rows.length} languages lack`}</summary><table><tr>${heads
+    .map((head) => `<th scope="col">${head}</th>`)
+    .join('')}</tr>${rows.join('')}</table></details>`;
+}
+
+const signsShown = 60;
+
+function signs(missing: readonly number[]): string {
+  const shown = missing.slice(0, signsShown).map((codePoint) => String.fromCodePoint(codePoint));
+  const rest = missing.length - shown.length;
+  return shown.join(' ') + (rest > 0 ? ` and ${rest} more` : '');
 }
 
 /** hhea, typo and win, as ascent, descent and gap in em. */
