@@ -1,23 +1,33 @@
 /**
- * Takes every font below the given folders to every format and back, compares tables, outlines and advances, and draws
- * the results in the browsers that are here.
+ * Takes every font below the given folders to every format and back, cuts it down for each script that it covers,
+ * compares tables, outlines and advances, and draws the results in the browsers that are here.
  *
- *   npm run corpus -- [--no-browsers] [--part 1/4] <folders>
+ *   npm run corpus -- [--formats | --subsets] [--no-browsers] [--engine chromium] [--part 1/4] <folders>
  */
 import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
 import { glob } from 'tinyglobby';
 import { openFonts } from '#src/core/containers/index.js';
 import { inspectFont } from '#src/core/inspection/index.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
 import { availableEngines } from '../../test/support/engines.js';
-import { convertEverywhere } from './formats.js';
+import { convertEverywhere, type Conversions } from './formats.js';
+import { trySubsets, type SubsetTrial } from './subsets.js';
 import { Drawings } from './drawings.js';
 
-const args = process.argv.slice(2);
-const draw = !args.includes('--no-browsers');
-const partAt = args.indexOf('--part');
-const [part, parts] = partAt < 0 ? [1, 1] : args[partAt + 1].split('/').map(Number);
-const folders = args.filter((arg, i) => !arg.startsWith('--') && (partAt < 0 || i !== partAt + 1));
+const { values, positionals: folders } = parseArgs({
+  args: process.argv.slice(2),
+  allowPositionals: true,
+  options: {
+    formats: { type: 'boolean' },
+    subsets: { type: 'boolean' },
+    'no-browsers': { type: 'boolean' },
+    engine: { type: 'string' },
+    part: { type: 'string', default: '1/1' },
+  },
+});
+const draw = !values['no-browsers'];
+const [part, parts] = values.part.split('/').map(Number);
 if (folders.length === 0) {
   console.error('name at least one folder with fonts');
   process.exit(2);
@@ -27,7 +37,18 @@ const patterns = folders.map((folder) => `${folder.replace(/\/$/, '')}/**/*.{ttf
 const files = (await glob(patterns, { absolute: true })).sort().filter((_, i) => i % parts === part - 1);
 const drawings = new Drawings();
 const problems: string[] = [];
-const counts = { files: 0, fonts: 0, refused: 0, glyfAsItWas: 0, findings: 0, bytes: 0, woff2: 0 };
+const counts = {
+  files: 0,
+  fonts: 0,
+  refused: 0,
+  glyfAsItWas: 0,
+  findings: 0,
+  bytes: 0,
+  woff2: 0,
+  subsets: 0,
+};
+const noConversions: Conversions = { problems: [], made: new Map(), glyfAsItWas: false };
+const noTrial: SubsetTrial = { problems: [], drawings: [], bytes: { before: 0, after: 0 } };
 for (const file of files) {
   const bytes = readFileSync(file);
   counts.files++;
@@ -44,13 +65,15 @@ for (const file of files) {
     counts.fonts++;
     try {
       counts.findings += inspectFont(font, format, bytes.length, {}).findings.length > 0 ? 1 : 0;
-      const { problems: found, made, glyfAsItWas } = convertEverywhere(font);
-      problems.push(...found.map((problem) => `${name}: ${problem}`));
+      const { problems: found, made, glyfAsItWas } = values.subsets ? noConversions : convertEverywhere(font);
+      const trial = values.formats ? noTrial : trySubsets(font, counts.fonts);
+      counts.subsets += trial.drawings.length;
+      problems.push(...[...found, ...trial.problems].map((problem) => `${name}: ${problem}`));
       if (glyfAsItWas) counts.glyfAsItWas++;
       const source = format === 'ttf' || format === 'otf' ? writeSfnt(font) : bytes;
       counts.bytes += source.length;
       counts.woff2 += made.get('woff2')?.length ?? 0;
-      if (draw) drawings.add(name, source, font, made);
+      if (draw) drawings.add(name, source, font, made, trial.drawings);
     } catch (cause) {
       problems.push(`${name}: ${cause instanceof Error ? cause.message : String(cause)}`);
     }
@@ -60,10 +83,10 @@ for (const file of files) {
 if (process.stderr.isTTY) process.stderr.write('\r\x1b[K');
 console.log(
   `${counts.fonts} fonts in ${counts.files} files (${counts.refused} refused); ${counts.bytes} bytes, ${counts.woff2} as WOFF2; ` +
-    `glyf as it was in ${counts.glyfAsItWas}; findings in ${counts.findings}`,
+    `glyf as it was in ${counts.glyfAsItWas}; findings in ${counts.findings}; ${counts.subsets} subsets`,
 );
 if (draw) {
-  for (const engine of availableEngines()) {
+  for (const engine of availableEngines().filter((name) => !values.engine || name === values.engine)) {
     const { same, alike, problems: found } = await drawings.drawIn(engine);
     problems.push(...found);
     console.log(

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import type { FontFormat } from '#src/core/containers/index.js';
 import type { Font } from '#src/core/sfnt/font.js';
 import { cmap } from '#src/core/tables/index.js';
+import type { SubsetDrawing } from './subsets.js';
 import { compareDrawings, type Comparison, type DrawnPair } from '../../test/support/drawings.js';
 import { startEngine, type Engine, type EngineName } from '../../test/support/engines.js';
 import { LoggingServer } from '../../test/support/server.js';
@@ -19,10 +20,31 @@ const redrawnTolerance = 0.12;
 const large = { sizes: [320], width: 1900, height: 520 };
 const lettersDrawnLarge = 6;
 
+/** Pixels of text; subsets are drawn at each of these. */
+const textSizes = [13, 24, 60];
+/**
+ * Text that isn't level is drawn as outlines are. Otherwise systems fit it to the pixel grid, by instructions or by
+ * letters of the same font, so that a glyph looks different in a font without those.
+ */
+const slightTurn = 0.01;
+
 interface Job {
   name: string;
-  pairs: { format: FontFormat; pair: DrawnPair }[];
+  pairs: JobPair[];
+}
+
+interface JobPair {
+  /** What was made. */
+  kind: string;
+  pair: DrawnPair;
+  /** For WebKitGTK, which takes advances from instructions. */
+  hinted?: JobPair;
   texts: string[];
+  sizes: number[];
+  /** Turns the text by so many radians. */
+  turn?: number;
+  /** Whether its outlines became another kind. */
+  redrawn?: boolean;
 }
 
 /** Draws fonts and what was made of them in browsers. */
@@ -31,19 +53,38 @@ export class Drawings {
   private readonly jobs: Job[] = [];
 
   /** Keeps the files of a font until they are drawn. */
-  add(name: string, source: Uint8Array, font: Font, made: ReadonlyMap<FontFormat, Uint8Array>): void {
+  add(
+    name: string,
+    source: Uint8Array,
+    font: Font,
+    made: ReadonlyMap<FontFormat, Uint8Array>,
+    subsets: readonly SubsetDrawing[],
+  ): void {
     const number = this.jobs.length;
     const keep = (kind: string, bytes: Uint8Array) => {
       writeFileSync(join(this.folder, `${number}-${kind}`), bytes);
       return `/${number}-${kind}`;
     };
     const url = keep('source', source);
+    const pairOf = (kind: string, bytes: Uint8Array): DrawnPair => ({
+      name,
+      source: url,
+      made: keep(kind, bytes),
+      descriptors: {},
+      weights: [400],
+    });
     const drawable = (['woff2', 'woff', 'ttf'] as const).filter((format) => made.has(format));
-    const pairs = drawable.map((format) => ({
-      format,
-      pair: { name, source: url, made: keep(format, made.get(format)!), descriptors: {}, weights: [400] },
-    }));
-    this.jobs.push({ name, pairs, texts: textsOf(font) });
+    const texts = textsOf(font);
+    const pairs = drawable.map((format): JobPair => {
+      const pair = pairOf(format, made.get(format)!);
+      return { kind: format, pair, texts, sizes: [40], redrawn: format === 'ttf' };
+    });
+    for (const subset of subsets) {
+      const drawing = { kind: subset.name, texts: subset.texts, sizes: textSizes, turn: slightTurn };
+      const hinted = { ...drawing, pair: pairOf(`${subset.name}-hinted`, subset.hinted) };
+      pairs.push({ ...drawing, pair: pairOf(subset.name, subset.bytes), hinted });
+    }
+    this.jobs.push({ name, pairs });
   }
 
   /** @returns what differs, in words, and how many drawings were the same */
@@ -56,9 +97,13 @@ export class Drawings {
     const result = { same: 0, alike: 0, problems: [] as string[] };
     for (const [i, job] of this.jobs.entries()) {
       if (i % fontsOnAPage === 0) await engine.open(`${server.origin}/blank`);
-      for (const { format, pair } of job.pairs) {
-        const problem = await drawPair(engine, job, pair, format, result);
-        if (problem) result.problems.push(`${engineName}: ${job.name}: ${format} ${problem}`);
+      for (const pair of job.pairs) {
+        const problem = await drawPair(
+          engine,
+          engineName === 'webkit' ? (pair.hinted ?? pair) : pair,
+          result,
+        );
+        if (problem) result.problems.push(`${engineName}: ${job.name}: ${pair.kind} ${problem}`);
       }
     }
     await engine.close();
@@ -73,17 +118,14 @@ export class Drawings {
 
 async function drawPair(
   engine: Engine,
-  { texts }: Job,
-  pair: DrawnPair,
-  format: FontFormat,
+  { texts, pair, sizes, turn, redrawn }: JobPair,
   result: { same: number; alike: number },
 ): Promise<string | undefined> {
   let comparison: Comparison;
   try {
-    const drawing =
-      format === 'ttf'
-        ? { ...large, texts: texts.map((text) => [...text].slice(0, lettersDrawnLarge).join('')) }
-        : { sizes: [40], texts };
+    const drawing = redrawn
+      ? { ...large, texts: texts.map((text) => [...text].slice(0, lettersDrawnLarge).join('')) }
+      : { sizes, texts, turn };
     [comparison] = await engine.run<Comparison[]>(compareDrawings, { pairs: [pair], ...drawing });
   } catch (cause) {
     // Where the source is refused too, there is nothing to compare.
@@ -93,8 +135,9 @@ async function drawPair(
   }
   const { equal, total, changed } = comparison;
   if (equal === total) result.same++;
-  else if (format === 'ttf' && changed < redrawnTolerance) result.alike++;
-  else return `differs in ${total - equal} of ${total} texts, ${(changed * 100).toFixed(1)}% of the ink`;
+  else if (redrawn && changed < redrawnTolerance) result.alike++;
+  else
+    return `differs in ${total - equal} of ${total} texts, ${(changed * 100).toFixed(1)}% of the ink: ${comparison.differing.slice(0, 2).join(' | ')}`;
   return undefined;
 }
 

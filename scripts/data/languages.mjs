@@ -42,6 +42,14 @@ function codePointsOf(set) {
   return found;
 }
 
+/** Quotation marks, which CLDR gives beside the punctuation. */
+function quotesOf(tag) {
+  const { delimiters } = JSON.parse(readFileSync(join(folder, 'main', tag, 'delimiters.json'), 'utf8')).main[
+    tag
+  ];
+  return Object.values(delimiters).flatMap((quote) => [...quote].map((c) => c.codePointAt(0)));
+}
+
 function scriptOf(tag) {
   const inTag = tag.split('-').find((subtag) => /^[A-Z][a-z]{3}$/.test(subtag));
   const likely = likelySubtags[tag] ?? likelySubtags[tag.split('-')[0]] ?? '';
@@ -70,10 +78,11 @@ for (const tag of readdirSync(join(folder, 'main')).sort((a, b) => a.length - b.
       for (const upper of String.fromCodePoint(c).toLocaleUpperCase(tag)) main.add(upper.codePointAt(0));
     }
   }
-  const row = [
-    main,
-    ...['auxiliary', 'punctuation', 'numbers'].map((key) => codePointsOf(characters[key] ?? '[]')),
-  ];
+  const [auxiliary, punctuation, numbersOf] = ['auxiliary', 'punctuation', 'numbers'].map((key) =>
+    codePointsOf(characters[key] ?? '[]'),
+  );
+  for (const quote of quotesOf(tag)) punctuation.add(quote);
+  const row = [main, auxiliary, punctuation, numbersOf];
   const numbers = row.map(indexOf);
   // A variant that is written like its parent adds nothing.
   const parents = tag
@@ -92,7 +101,7 @@ const rows = [...languages]
   );
 const text = `/**
  * CLDR ${version}: what languages are written with. Each row: the BCP 47 tag, the name in English, the ISO 15924 code of the script, and
- * the numbers of four sets in \`exemplarSets\`: main (capitals included), auxiliary, punctuation, numbers. Variants that are written
+ * the numbers of four sets in \`exemplarSets\`: main (capitals included), auxiliary, punctuation with quotation marks, numbers. Variants that are written
  * like the language they vary are left out. Made by scripts/data/languages.mjs.
  */
 export type LanguageRow = readonly [

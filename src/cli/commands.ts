@@ -18,6 +18,11 @@ export const commands: readonly { name: string; summary: string; load: () => Pro
     summary: 'convert font files between woff2, woff, ttf, otf, eot and svg',
     load: () => import('./convert.js'),
   },
+  {
+    name: 'subset',
+    summary: 'cut fonts down to the characters and features that a site needs',
+    load: () => import('./subset.js'),
+  },
   { name: 'build', summary: 'make the kit that the config describes', load: () => import('./build.js') },
   { name: 'demo', summary: 'run the whole of it on the sample site', load: () => import('./demo.js') },
 ];

@@ -12,6 +12,7 @@ import {
 import { DenseGlyphError, inFile } from '../core/errors.js';
 import { chooseFaces } from './faces.js';
 import { count, kilobytes, share, table } from './format.js';
+import { readFormats, required } from './formats-option.js';
 import { fontPaths, fontsIn } from './inputs.js';
 import type { NamedFile } from '../kit/named-file.js';
 import { Reporter, type CommonOptions, type Terminal } from './terminal.js';
@@ -53,9 +54,9 @@ export function configure(command: Command, terminal: Terminal): void {
 
 async function convert(fonts: string[], options: ConvertOptions, terminal: Terminal): Promise<void> {
   const reporter = new Reporter(terminal, options);
-  const wanted = readFormats(required('--to', options.to));
+  const wanted = readFormats(required('convert', '--to', options.to));
   const paths = await fontPaths(fonts, terminal.folder);
-  const folder = resolve(terminal.folder, required('--out', options.out));
+  const folder = resolve(terminal.folder, required('convert', '--out', options.out));
   const conversions: Conversion[] = [];
   const taken = new Map<string, string>();
   const order: Order = {
@@ -91,12 +92,6 @@ async function convert(fonts: string[], options: ConvertOptions, terminal: Termi
   tell(reporter, conversions, terminal.folder);
 }
 
-/** Checked here, after misspelt options, which are the likelier mistake. */
-function required(option: string, value: string | undefined): string {
-  if (value) return value;
-  throw new DenseGlyphError('call-invalid', `${option} is missing`, {}, 'see dense-glyph convert --help');
-}
-
 /** A part of the em, as a number or as a fraction. */
 function readTolerance(text = ''): number {
   const [, over, under = '1'] = /^([\d.]+)(?:\/([\d.]+))?$/.exec(text.trim()) ?? [];
@@ -104,20 +99,6 @@ function readTolerance(text = ''): number {
   if (tolerance > 0 && tolerance <= 0.1) return tolerance;
   const reason = `--tolerance: "${text}" is not a part of the em`;
   throw new DenseGlyphError('call-invalid', reason, {}, 'write a fraction up to 1/10, as in 1/2000');
-}
-
-function readFormats(text: string): FontFormat[] {
-  const wanted = text.split(',').map((name) => name.trim().toLowerCase().replace(/^\./, ''));
-  for (const name of wanted) {
-    if (formats.includes(name as FontFormat)) continue;
-    throw new DenseGlyphError(
-      'call-invalid',
-      `--to: "${name}" is not a format`,
-      {},
-      `choose from ${formats.join(', ')}`,
-    );
-  }
-  return [...new Set(wanted)] as FontFormat[];
 }
 
 /** What a call asks for. */

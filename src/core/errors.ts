@@ -17,6 +17,8 @@ export const errorCodes = {
   'file-unreadable': { kind: 'input', advice: 'check the path and its permissions' },
   'call-invalid': { kind: 'call', advice: 'see --help for the options' },
   'conversion-impossible': { kind: 'call', advice: 'choose another format' },
+  'subset-impossible': { kind: 'call', advice: 'serve the whole font: convert it to woff2' },
+  'characters-missing': { kind: 'call', advice: 'ask for characters that inspect lists' },
   'config-missing': { kind: 'call', advice: 'write one, or name it with --config' },
   'config-invalid': { kind: 'call', advice: 'correct the config' },
   'face-conflict': { kind: 'call', advice: 'narrow files, weights or styles so that one file is left' },

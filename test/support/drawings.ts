@@ -3,12 +3,14 @@
  * that was not applied at all can't pass.
  */
 export const compareDrawings = `
-  const { pairs, texts, sizes, width = 1400, height = 110 } = argument;
+  const { pairs, texts, sizes, width = 1400, height = 110, turn = 0 } = argument;
   const canvas = document.createElement('canvas');
   canvas.width = width; canvas.height = height;
   const context = canvas.getContext('2d', { willReadFrequently: true });
   const draw = (font, text) => {
+    context.setTransform(1, 0, 0, 1, 0, 0);
     context.fillStyle = '#fff'; context.fillRect(0, 0, width, height);
+    context.rotate(turn);
     context.fillStyle = '#000'; context.font = font; context.fillText(text, 8, height * 0.73);
     return context.getImageData(0, 0, width, height).data;
   };

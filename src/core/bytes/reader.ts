@@ -10,6 +10,7 @@ export class Reader {
   /** Bytes from the start of the table to the next value. */
   position = 0;
   private readonly view: DataView;
+  private allowance = Infinity;
 
   /**
    * @param bytes the table, or a part of it, and nothing else
@@ -44,11 +45,24 @@ export class Reader {
     return this.damaged(`${size} bytes wanted at offset ${origin + at}, but ${this.table.trim()} ${end}`, at);
   }
 
+  /** Bounds the bytes read in all, for tables whose pieces may lie on top of each other. Parts have no bound. */
+  limit(bytes: number): this {
+    this.allowance = bytes;
+    return this;
+  }
+
+  /** Counts memory that a few bytes stand for against what `limit` allows. */
+  charge(bytes: number): void {
+    this.allowance -= bytes;
+    if (this.allowance < 0) throw this.damaged('its pieces overlap so often that reading them does not end');
+  }
+
   private advance(size: number): number {
     const at = this.position;
     if (size < 0 || at + size > this.bytes.length) {
       throw this.pastEnd(size, at);
     }
+    this.charge(size);
     this.position = at + size;
     return at;
   }

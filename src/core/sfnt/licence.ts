@@ -36,6 +36,11 @@ export function licenceOf(font: Font): StatedLicence {
   return stated;
 }
 
+/** `fsType` allows embedding of whole fonts only. */
+export function forbidsSubsetting(font: Font): boolean {
+  return ((font.optional(os2)?.fsType ?? 0) & noSubsetting) !== 0;
+}
+
 /** Before version 3 several permission bits may be set; the least restrictive one holds. */
 function isRestricted(fsType: number): boolean {
   return (fsType & 0x000f) === permission.restricted;

@@ -13,6 +13,8 @@ import {
 
 export const tag = 'cmap';
 
+export { glyphIdIn, type CmapSubtable };
+
 export interface EncodingRecord {
   platformID: number;
   encodingID: number;

@@ -1,7 +1,9 @@
 // CLDR (UTS 35, part 2: Exemplars)
 
-import { exemplarSets, languageRows } from '../../data/languages.js';
-import { eachPackedRange, type CodePointSet } from './code-point-set.js';
+import { currencySigns } from '../../data/currency-signs.js';
+import { exemplarSets, languageRows, type LanguageRow } from '../../data/languages.js';
+import { DenseGlyphError } from '../errors.js';
+import { CodePointSet, eachPackedRange } from './code-point-set.js';
 import type { ScriptCoverage } from './scripts.js';
 
 /** How far a font covers what a language is written with. */
@@ -73,6 +75,67 @@ const writtenIn: Readonly<Record<string, readonly string[]>> = {
   Jpan: ['Hani', 'Hira', 'Kana'],
   Kore: ['Hang', 'Hani'],
 };
+
+/** A language as somebody asks for it. */
+export interface RequestedLanguage {
+  /** As it was written. */
+  tag: string;
+  name: string;
+  /** Letters with their capitals, digits, punctuation, quotation marks and the currency signs of its region. */
+  characters: CodePointSet;
+}
+
+/**
+ * What a language is written with. Script and region count where they are given; else they are the likely ones.
+ *
+ * @param tag BCP 47: `el`, `sr-Latn`, `pt-BR`
+ * @throws DenseGlyphError `call-invalid` for tags that are malformed, or that CLDR has no characters for
+ */
+export function requestedLanguage(tag: string): RequestedLanguage {
+  const likely = likelyLocale(tag);
+  const row = likely && rowFor(likely);
+  if (!row) {
+    throw new DenseGlyphError(
+      'call-invalid',
+      `"${tag}" is not a language whose characters are known`,
+      {},
+      'write BCP 47 tags as in en, el or sr-Latn, or name the characters with --ranges',
+    );
+  }
+  const [, name, , main, , punctuation, numbers] = row;
+  const characters = new CodePointSet([space, noBreakSpace]);
+  for (const set of [main, punctuation, numbers]) {
+    eachPackedRange(exemplarSets[set], (first, last) => characters.addRange(first, last));
+  }
+  for (const [sign, regions] of currencySigns) {
+    if (likely.region && regions.split(' ').includes(likely.region)) characters.add(sign.codePointAt(0)!);
+  }
+  return { tag, name, characters };
+}
+
+const space = 0x20;
+const noBreakSpace = 0xa0;
+
+function likelyLocale(tag: string): Intl.Locale | undefined {
+  try {
+    return new Intl.Locale(tag).maximize();
+  } catch {
+    return undefined;
+  }
+}
+
+/** The row of a language in the script that is asked for, that of its region first. */
+function rowFor({ language, script, region }: Intl.Locale): LanguageRow | undefined {
+  const inRegion = (subtags: (string | undefined)[]) => subtags.filter(Boolean).join('-');
+  const tags = [
+    inRegion([language, script, region]),
+    inRegion([language, region]),
+    inRegion([language, script]),
+    language,
+  ];
+  const rows = tags.map((tag) => languageRows.find(([other]) => other === tag));
+  return rows.find((row) => row !== undefined && (row[2] === script || !script));
+}
 
 interface Count {
   had: number;

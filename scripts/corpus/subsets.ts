@@ -1,0 +1,151 @@
+import { openFont, writeFont } from '#src/core/containers/index.js';
+import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
+import type { Font } from '#src/core/sfnt/font.js';
+import { subsetFont } from '#src/core/subset/index.js';
+import { cmap, hmtx } from '#src/core/tables/index.js';
+import { CodePointSet, eachPackedRange } from '#src/core/text/code-point-set.js';
+import { languagesOf } from '#src/core/text/languages.js';
+import { scriptsOf } from '#src/core/text/scripts.js';
+import { exemplarSets, languageRows } from '#src/data/languages.js';
+import { sampleSentences } from '#src/data/sample-sentences.js';
+
+/** A subset to draw beside its source. */
+export interface SubsetDrawing {
+  name: string;
+  bytes: Uint8Array;
+  /** With its instructions, for engines that take advances from them. */
+  hinted: Uint8Array;
+  texts: string[];
+}
+
+export interface SubsetTrial {
+  problems: string[];
+  drawings: SubsetDrawing[];
+  bytes: { before: number; after: number };
+}
+
+/** Languages of one script that are tried; those with a sentence come first. */
+const languagesTried = 3;
+
+/**
+ * Cuts a font down for each script it covers, and for a handful of its characters, and compares outlines and advances.
+ *
+ * @param seed of the random texts
+ */
+export function trySubsets(font: Font, seed = 1): SubsetTrial {
+  const trial: SubsetTrial = { problems: [], drawings: [], bytes: { before: 0, after: 0 } };
+  const random = randomFrom(seed);
+  for (const { name, wanted, texts } of wishes(font, random)) {
+    try {
+      const subset = subsetFont(font, { characters: wanted });
+      const bytes = writeFont(subset.font, 'woff2').bytes;
+      const again = openFont(bytes).font;
+      trial.problems.push(...compared(font, again, wanted).map((problem) => `${name}: ${problem}`));
+      const hinted = font.has('fpgm') || font.has('prep') || font.has('CFF ');
+      const whole = hinted ? subsetFont(font, { characters: wanted, hinting: 'keep' }).font : undefined;
+      trial.drawings.push({ name, bytes, hinted: whole ? writeFont(whole, 'woff2').bytes : bytes, texts });
+      trial.bytes.after += bytes.length;
+    } catch (cause) {
+      trial.problems.push(`${name}: ${cause instanceof Error ? cause.message : String(cause)}`);
+    }
+  }
+  return trial;
+}
+
+interface Wish {
+  name: string;
+  wanted: CodePointSet;
+  texts: string[];
+}
+
+function wishes(font: Font, random: () => number): Wish[] {
+  const available = new CodePointSet();
+  const table = font.optional(cmap);
+  if (table) cmap.eachRangeOf(table, (first, last) => available.addRange(first, last));
+  const languages = languagesOf(available, scriptsOf(available)).filter(({ complete }) => complete);
+  const found: Wish[] = [];
+  for (const script of new Set(languages.map((language) => language.script))) {
+    const tried = languages
+      .filter((language) => language.script === script)
+      .sort((a, b) => Number(b.tag in sampleSentences) - Number(a.tag in sampleSentences))
+      .slice(0, languagesTried);
+    const wanted = new CodePointSet([0x20]);
+    const texts: string[] = [];
+    for (const { tag } of tried) {
+      const [, , , main, , punctuation, numbers] = languageRows.find(([other]) => other === tag)!;
+      const letters = codePointsOf(main);
+      for (const c of [...letters, ...codePointsOf(punctuation), ...codePointsOf(numbers)]) wanted.add(c);
+      const sentence = sampleSentences[tag];
+      for (const c of sentence ?? '') wanted.add(c.codePointAt(0)!);
+      if (sentence) texts.push(sentence.slice(0, 60));
+      texts.push(randomText(letters, random), randomText(letters, random));
+    }
+    found.push({ name: script, wanted, texts });
+  }
+  const all = available
+    .ranges()
+    .flatMap(([first, last]) => Array.from({ length: last - first + 1 }, (_, i) => first + i))
+    .filter((c) => !/\p{Cc}/u.test(String.fromCodePoint(c)));
+  const few = Array.from({ length: 40 }, () => all[Math.floor(random() * all.length)]);
+  found.push({ name: 'random', wanted: new CodePointSet([0x20, ...few]), texts: [randomText(few, random)] });
+  return found;
+}
+
+function codePointsOf(set: number): number[] {
+  const found: number[] = [];
+  eachPackedRange(exemplarSets[set], (first, last) => {
+    for (let c = first; c <= last; c++) found.push(c);
+  });
+  return found;
+}
+
+/**
+ * Letters in any order, so that pairs, ligatures and broken syllables are met that no sentence has. No word starts with
+ * a mark: on a space, engines draw it in ways that depend on how they cut text into words.
+ */
+function randomText(letters: readonly number[], random: () => number): string {
+  const pick = (from: readonly string[]) => from[Math.floor(random() * from.length)];
+  const all = letters.map((letter) => String.fromCodePoint(letter));
+  const firsts = all.filter((letter) => !/[\p{M}\p{C}]/u.test(letter));
+  if (firsts.length === 0) return all.join('');
+  const words = Array.from(
+    { length: 8 },
+    () => pick(firsts) + Array.from({ length: 1 + Math.floor(random() * 5) }, () => pick(all)).join(''),
+  );
+  return words.join(' ');
+}
+
+/** The same numbers for the same seed (a linear congruential generator). */
+function randomFrom(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
+    return state / 2 ** 32;
+  };
+}
+
+/** Outline and advance of each wanted character. */
+function compared(source: Font, made: Font, wanted: CodePointSet): string[] {
+  const problems: string[] = [];
+  const [before, after] = [source, made].map((font) => ({
+    map: font.table(cmap),
+    advances: font.table(hmtx),
+    outlines: outlinesOf(font),
+  }));
+  for (const [first, last] of wanted.ranges()) {
+    for (let c = first; c <= last; c++) {
+      const old = cmap.glyphIdOf(before.map, c);
+      const now = cmap.glyphIdOf(after.map, c);
+      const shown = `U+${c.toString(16).toUpperCase()}`;
+      if ((old === 0) !== (now === 0)) problems.push(`${shown} ${old === 0 ? 'came' : 'went'}`);
+      if (old === 0 || now === 0) continue;
+      if (hmtx.advanceOf(before.advances, old) !== hmtx.advanceOf(after.advances, now)) {
+        problems.push(`${shown} has another advance`);
+      }
+      if (svgPathData(before.outlines.outlineOf(old), 3) !== svgPathData(after.outlines.outlineOf(now), 3)) {
+        problems.push(`${shown} has another outline`);
+      }
+    }
+  }
+  return problems.slice(0, 5);
+}

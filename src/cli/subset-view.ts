@@ -1,0 +1,184 @@
+import colors from 'picocolors';
+import { relative } from 'node:path';
+import type { CodePointSet } from '../core/text/code-point-set.js';
+import type { RequestedLanguage } from '../core/text/languages.js';
+import { featureWords } from '../data/feature-names.js';
+import type { SubsetFile } from '../kit/subset.js';
+import { count, kilobytes, listed, share, table, wrapped } from './format.js';
+import type { Terminal } from './terminal.js';
+
+/** What a call asks to keep. */
+export interface Wanted {
+  characters: CodePointSet;
+  languages: readonly RequestedLanguage[];
+}
+
+/** A face that was cut down. */
+export interface MadeSubset {
+  /** As the user would write it. */
+  input: string;
+  inputBytes: number;
+  /** Where its outputs are, absolute. */
+  paths: string[];
+  subset: SubsetFile;
+}
+
+const indent = 12;
+
+/** Sizes of all; for one font also what stayed and what went. */
+export function subsetLines(results: readonly MadeSubset[], wanted: Wanted, terminal: Terminal): string[] {
+  const width = Math.max(60, Math.min(terminal.columns, 120));
+  const lines = sizeLines(results, terminal.folder);
+  if (results.length === 1) return [...lines, '', ...detailLines(results[0].subset, wanted, width)];
+  return [...lines, '', ...summaryLines(results, wanted, width)];
+}
+
+function sizeLines(results: readonly MadeSubset[], folder: string): string[] {
+  const rows = results.flatMap(({ input, inputBytes, paths, subset }) =>
+    subset.outputs.map(({ bytes }, i) => [
+      input,
+      kilobytes(inputBytes),
+      relative(folder, paths[i]) || paths[i],
+      colors.bold(kilobytes(bytes.length)),
+      share(bytes.length, inputBytes),
+      `${subset.glyphs.before}`,
+      `${subset.glyphs.after}`,
+    ]),
+  );
+  const right = (title: string) => ({ title, align: 'right' as const });
+  const columns = [
+    { title: 'from' },
+    right(''),
+    { title: 'to' },
+    right(''),
+    right(''),
+    right('glyphs'),
+    right('left'),
+  ];
+  const total = results.reduce(
+    (sum, { subset }) => sum + subset.outputs.reduce((s, o) => s + o.bytes.length, 0),
+    0,
+  );
+  return [
+    ...table(columns, rows),
+    ...(results.length > 1
+      ? ['', `${count(results.length, 'face')} come to ${colors.bold(kilobytes(total))}`]
+      : []),
+  ];
+}
+
+function row(title: string, words: readonly string[], width: number): string[] {
+  if (words.length === 0) return [];
+  const [first, ...rest] = wrapped(words, width, indent);
+  return [colors.dim(title.padEnd(indent)) + first, ...rest];
+}
+
+function detailLines(subset: SubsetFile, wanted: Wanted, width: number): string[] {
+  const { characters, tables, features, dropped, legal, outputs } = subset;
+  const before = tables.reduce((sum, one) => sum + one.before, 0);
+  const after = tables.reduce((sum, one) => sum + one.after, 0);
+  const shown = tables.filter((one) => one.before >= before / 200 || one.after >= after / 50);
+  const gone = [...dropped, ...outputs.flatMap((output) => output.dropped)];
+  return [
+    ...row(
+      'Characters',
+      words(`${characters.had.length} of ${count(wanted.characters.size, 'character')} asked for are there`),
+      width,
+    ),
+    ...missingLines(characters.missing, wanted, width),
+    ...row('Also', companionWords(characters.companions), width),
+    ...row(
+      'Tables',
+      [
+        `${kilobytes(before)} → ${kilobytes(after)} before compression:`,
+        ...listed(shown.map((t) => `${t.tag} ${kilobytes(t.before)} → ${kilobytes(t.after)}`)),
+      ],
+      width,
+    ),
+    ...row('Features', featureItems(features), width),
+    ...gone.flatMap((text, i) => row(i === 0 ? 'Left out' : '', words(text), width)),
+    ...legal.map((text) => `${colors.yellow('licence')}     ${text}`),
+  ];
+}
+
+const words = (text: string) => text.split(' ');
+
+function featureItems({ kept, left }: SubsetFile['features']): string[] {
+  const named = (tags: readonly string[]) =>
+    listed(tags.map((tag) => `${featureWords(tag) ?? 'its own'} (${tag.trim()})`));
+  const items = kept.length > 0 ? ['kept', ...listed(kept.map((tag) => tag.trim()))] : [];
+  if (left.length === 0) return items;
+  return [
+    ...items.slice(0, -1),
+    ...(items.length > 0 ? [`${items[items.length - 1]};`] : []),
+    'left out',
+    ...named(left),
+    ...words(`– --features ${left[0].trim()} keeps one`),
+  ];
+}
+
+function companionWords(companions: readonly number[]): string[] {
+  if (companions.length === 0) return [];
+  return [
+    ...companions.slice(0, charactersShown).map(characterText),
+    ...(companions.length > charactersShown ? ['…'] : []),
+    ...words('which browsers draw in place of those asked for'),
+  ];
+}
+
+const charactersShown = 16;
+
+/** What a font lacks of each language, then of what was asked for otherwise. */
+function missingLines(missing: readonly number[], wanted: Wanted, width: number): string[] {
+  const left = new Set(missing);
+  const lines: string[] = [];
+  for (const { name, characters } of wanted.languages) {
+    const lacking = missing.filter((codePoint) => characters.has(codePoint));
+    for (const codePoint of lacking) left.delete(codePoint);
+    if (lacking.length > 0)
+      lines.push(...row('', [`${name} lacks ${lacking.length}:`, ...characterItems(lacking)], width));
+  }
+  if (left.size > 0) lines.push(...row('', [`missing ${left.size}:`, ...characterItems([...left])], width));
+  return lines;
+}
+
+const characterItems = (codePoints: readonly number[]) => [
+  ...codePoints.slice(0, charactersShown).map(characterText),
+  ...(codePoints.length > charactersShown ? [`and ${codePoints.length - charactersShown} more`] : []),
+];
+
+function characterText(codePoint: number): string {
+  const character = String.fromCodePoint(codePoint);
+  const number = `U+${codePoint.toString(16).toUpperCase().padStart(4, '0')}`;
+  return /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(character) ? `${character} (${number})` : number;
+}
+
+/** What several faces have in common is said once. */
+function summaryLines(results: readonly MadeSubset[], wanted: Wanted, width: number): string[] {
+  const groups = new Map<string, { inputs: string[]; lines: string[] }>();
+  for (const { input, subset } of results) {
+    const { characters, features, dropped, legal } = subset;
+    const lines = [
+      ...row(
+        'Characters',
+        words(
+          `${characters.had.length} of ${count(wanted.characters.size, 'character')} asked for are there`,
+        ),
+        width,
+      ),
+      ...missingLines(characters.missing, wanted, width),
+      ...row('Features', featureItems(features), width),
+      ...dropped.flatMap((text, i) => row(i === 0 ? 'Left out' : '', words(text), width)),
+      ...legal.map((text) => `${colors.yellow('licence')}     ${text}`),
+    ];
+    const key = lines.join('\n');
+    const group = groups.get(key);
+    if (group) group.inputs.push(input);
+    else groups.set(key, { inputs: [input], lines });
+  }
+  return [...groups.values()].flatMap(({ inputs, lines }, i) => [
+    ...(i > 0 ? [''] : []),
+    ...(groups.size > 1 ? wrapped(listed(inputs), width).map((line) => colors.bold(line)) : []),
+    ...lines,
+  ]);
+}

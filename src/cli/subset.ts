@@ -1,0 +1,169 @@
+import type { Command } from 'commander';
+import { readFileSync } from 'node:fs';
+import { basename, extname, join, relative, resolve } from 'node:path';
+import { fontFormats, openFonts, type FontFormat } from '../core/containers/index.js';
+import { DenseGlyphError, inFile } from '../core/errors.js';
+import type { FeatureChoice } from '../core/subset/features.js';
+import { parseUnicodeRanges } from '../core/subset/wanted.js';
+import { CodePointSet } from '../core/text/code-point-set.js';
+import { requestedLanguage } from '../core/text/languages.js';
+import type { SubsetTask } from '../kit/subset.js';
+import { chooseFaces } from './faces.js';
+import { readFormats, required } from './formats-option.js';
+import { fontPaths, fontsIn } from './inputs.js';
+import { subsetLines, type MadeSubset, type Wanted } from './subset-view.js';
+import { Reporter, type CommonOptions, type Terminal } from './terminal.js';
+
+interface SubsetCommandOptions extends CommonOptions {
+  out?: string;
+  to: string;
+  chars?: string;
+  charsFrom?: string[];
+  ranges?: string;
+  languages?: string;
+  features?: string;
+  hinting: string;
+  face?: string;
+}
+
+export function configure(command: Command, terminal: Terminal): void {
+  command
+    .argument('<fonts...>', 'font files, archives, folders or globs')
+    .option('--out <dir>', 'the folder to write to')
+    .option('--chars <text>', 'keep the characters of this text')
+    .option('--chars-from <files...>', 'keep those of text, HTML, Markdown or JSON files, or globs of them')
+    .option('--ranges <ranges>', 'keep these, as in U+20-7E, U+2019')
+    .option('--languages <tags>', 'keep what these languages are written with, as in en,el,sr-Latn')
+    .option(
+      '--features <tags>',
+      'besides those that browsers apply anyway; -liga leaves one out, all keeps all',
+    )
+    .option('--hinting <choice>', 'keep or drop the instructions for the pixel grid', 'drop')
+    .option('--to <formats>', `one or more of ${fontFormats.join(', ')}`, 'woff2')
+    .option('--face <which>', 'of a collection only this face: its number from 1, or its name')
+    .addHelpText('after', '\nExample:\n  dense-glyph subset fonts/*.ttf --languages en,el --out site/type\n')
+    .action((fonts: string[], options: SubsetCommandOptions) => subset(fonts, options, terminal));
+}
+
+async function subset(fonts: string[], options: SubsetCommandOptions, terminal: Terminal): Promise<void> {
+  const reporter = new Reporter(terminal, options);
+  const folder = resolve(terminal.folder, required('subset', '--out', options.out));
+  const formats = readFormats(options.to);
+  const wanted = await wantedBy(options, terminal.folder);
+  const shared = {
+    formats,
+    characters: wanted.characters.ranges(),
+    features: readFeatures(options.features),
+    hinting: readHinting(options.hinting),
+  };
+  const tasks: SubsetTask[] = [];
+  const made: Omit<MadeSubset, 'subset'>[] = [];
+  for (const path of await fontPaths(fonts, terminal.folder)) {
+    const shown = relative(terminal.folder, path) || path;
+    for (const file of await fontsIn(path, shown)) {
+      const opened = inFile(file.path, () => openFonts(file.bytes));
+      const alone = opened.length === 1 && options.face === undefined;
+      for (const face of inFile(file.path, () => chooseFaces(opened, options.face))) {
+        const name = alone ? basename(file.path, extname(file.path)) : face.fileName;
+        tasks.push({ path: file.path, bytes: file.bytes, face: face.number - 1, ...shared });
+        made.push({
+          input: alone ? file.path : `${file.path}, face ${face.number}`,
+          inputBytes: alone ? file.bytes.length : face.size,
+          paths: formats.map((format) => join(folder, `${name}.${format}`)),
+        });
+        refuseCollision(made, path);
+      }
+    }
+  }
+  const { makeSubsets } = await import('../kit/subsets.js');
+  const subsets = await makeSubsets(tasks, (done) => reporter.progress(`${done} of ${tasks.length}`));
+  // Nothing is written before everything could be made.
+  const { writeWhole } = await import('../kit/write.js');
+  for (const [i, { outputs }] of subsets.entries()) {
+    for (const [k, { bytes }] of outputs.entries()) await writeWhole(made[i].paths[k], bytes);
+  }
+  const results = made.map((one, i): MadeSubset => ({ ...one, subset: subsets[i] }));
+  reporter.result(documentOf(results, wanted, terminal.folder));
+  reporter.say(...subsetLines(results, wanted, terminal));
+}
+
+function refuseCollision(made: readonly Omit<MadeSubset, 'subset'>[], source: string): void {
+  const { input, paths } = made[made.length - 1];
+  for (const path of paths) {
+    const other = made.slice(0, -1).find((one) => one.paths.includes(path));
+    if (path !== source && !other) continue;
+    const reason = `${path} would be written over by ${input}${other ? ` and ${other.input}` : ''}`;
+    throw new DenseGlyphError(
+      'call-invalid',
+      reason,
+      {},
+      'choose another --out, or cut them down one by one',
+    );
+  }
+}
+
+async function wantedBy(options: SubsetCommandOptions, folder: string): Promise<Wanted> {
+  const languages = (options.languages ?? '')
+    .split(/[\s,]+/)
+    .filter(Boolean)
+    .map(requestedLanguage);
+  const characters = parseUnicodeRanges(options.ranges ?? '');
+  const addText = (text: string) => {
+    // What only arranges text has no glyph to keep.
+    for (const character of text)
+      if (!/[\n\r\t\f\uFEFF]/.test(character)) characters.add(character.codePointAt(0)!);
+  };
+  addText(options.chars ?? '');
+  if (options.charsFrom) {
+    const { expandPaths } = await import('../kit/sources.js');
+    const { textOf } = await import('../kit/text-files.js');
+    for (const path of await expandPaths(options.charsFrom, folder)) {
+      addText(textOf(relative(folder, path) || path, readFileSync(path)));
+    }
+  }
+  const asked = new CodePointSet();
+  for (const set of [characters, ...languages.map((language) => language.characters)]) {
+    for (const [first, last] of set.ranges()) asked.addRange(first, last);
+  }
+  if (asked.size === 0) {
+    const advice = 'say what to keep with --chars, --chars-from, --ranges or --languages';
+    throw new DenseGlyphError('call-invalid', 'no characters are asked for', {}, advice);
+  }
+  return { characters: asked, languages };
+}
+
+function readFeatures(text: string | undefined): FeatureChoice | undefined {
+  if (text === undefined) return undefined;
+  if (text.trim() === 'all') return 'all';
+  const tags = text.split(/[\s,]+/).filter(Boolean);
+  for (const tag of tags) {
+    if (/^-?[\x20-\x7e]{4}$/.test(tag)) continue;
+    const advice = 'write tags of four letters, as in "smcp, tnum, -liga"';
+    throw new DenseGlyphError('call-invalid', `--features: "${tag}" is not a feature`, {}, advice);
+  }
+  const leave = tags.filter((tag) => tag.length === 5).map((tag) => tag.slice(1));
+  return { keep: tags.filter((tag) => tag.length === 4), leave };
+}
+
+function readHinting(text: string): 'keep' | 'drop' {
+  if (text === 'keep' || text === 'drop') return text;
+  throw new DenseGlyphError('call-invalid', `--hinting: "${text}" means nothing`, {}, 'write keep or drop');
+}
+
+/** What --json gives. */
+function documentOf(results: readonly MadeSubset[], wanted: Wanted, folder: string) {
+  return {
+    wanted: wanted.characters.size,
+    subsets: results.map(({ input, inputBytes, paths, subset: { outputs, ...about } }) => ({
+      input,
+      inputBytes,
+      ...about,
+      outputs: outputs.map(({ format, bytes, dropped }, i) => ({
+        path: relative(folder, paths[i]) || paths[i],
+        format: format satisfies FontFormat,
+        bytes: bytes.length,
+        dropped,
+      })),
+    })),
+  };
+}

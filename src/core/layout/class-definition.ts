@@ -1,0 +1,78 @@
+// OpenType Layout Common Table Formats: Class Definition Table
+
+import { Block, type BlockStore } from '../bytes/blocks.js';
+import type { Reader } from '../bytes/reader.js';
+import type { GlyphMap } from './glyph-map.js';
+import { ascending } from './coverage.js';
+
+/** The class of each glyph that isn't of class 0. */
+export type ClassDefinition = ReadonlyMap<number, number>;
+
+export function readClassDefinition(reader: Reader, offset: number): ClassDefinition {
+  const classes = new Map<number, number>();
+  if (offset === 0) return classes;
+  const format = reader.seek(offset).uint16();
+  if (format === 1) {
+    const first = reader.uint16();
+    reader.uint16Array(reader.uint16()).forEach((value, i) => {
+      if (value !== 0) classes.set(first + i, value);
+    });
+    return classes;
+  }
+  if (format !== 2) throw reader.damaged(`format ${format} of class definitions is not known`, offset);
+  const ranges = reader.uint16Array(reader.uint16() * 3);
+  for (let i = 0; i < ranges.length; i += 3) {
+    const [first, last, value] = [ranges[i], ranges[i + 1], ranges[i + 2]];
+    if (value === 0) continue;
+    reader.charge(Math.max(0, last - first) * 2);
+    for (let glyph = first; glyph <= last; glyph++) classes.set(glyph, value);
+  }
+  return classes;
+}
+
+/** The shorter of both formats; undefined where there is nothing but class 0. */
+export function writeClassDefinition(classes: ClassDefinition, store: BlockStore): Block | undefined {
+  const glyphs = [...classes.keys()].filter((glyph) => classes.get(glyph) !== 0).sort(ascending);
+  if (glyphs.length === 0) return undefined;
+  return store.keep(classDefinitionBlock(glyphs, classes));
+}
+
+/** As `writeClassDefinition`, for places where there has to be one. */
+export function writeNeededClassDefinition(classes: ClassDefinition, store: BlockStore): Block {
+  return writeClassDefinition(classes, store) ?? store.keep(new Block().uint16(2).uint16(0));
+}
+
+function classDefinitionBlock(glyphs: readonly number[], classes: ClassDefinition): Block {
+  const ranges = classRanges(glyphs, classes);
+  const [first] = glyphs;
+  const span = glyphs[glyphs.length - 1] - first + 1;
+  if (6 + span * 2 <= 4 + ranges.length * 6) {
+    const block = new Block(6 + span * 2).uint16(1).uint16(first).uint16(span);
+    for (let i = 0; i < span; i++) block.uint16(classes.get(first + i) ?? 0);
+    return block;
+  }
+  const block = new Block(4 + ranges.length * 6).uint16(2).uint16(ranges.length);
+  for (const range of ranges) block.uint16Array(range);
+  return block;
+}
+
+function classRanges(glyphs: readonly number[], classes: ClassDefinition): [number, number, number][] {
+  const ranges: [number, number, number][] = [];
+  for (const glyph of glyphs) {
+    const value = classes.get(glyph)!;
+    const range = ranges[ranges.length - 1];
+    if (range && range[1] + 1 === glyph && range[2] === value) range[1] = glyph;
+    else ranges.push([glyph, glyph, value]);
+  }
+  return ranges;
+}
+
+/** The classes of the glyphs that stay, under their new numbers. */
+export function keptClasses(classes: ClassDefinition, map: GlyphMap): Map<number, number> {
+  const kept = new Map<number, number>();
+  for (const [glyph, value] of classes) {
+    const newId = map.newId(glyph);
+    if (newId !== undefined) kept.set(newId, value);
+  }
+  return kept;
+}

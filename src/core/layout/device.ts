@@ -1,0 +1,46 @@
+// OpenType Layout Common Table Formats: Device and VariationIndex Tables
+
+import { Block, type BlockStore } from '../bytes/blocks.js';
+import type { Reader } from '../bytes/reader.js';
+
+/** Corrects a value at some sizes in pixels, or along the axes of a variable font. */
+export type Device =
+  { kind: 'sizes'; bytes: Uint8Array } | { kind: 'variation'; outerIndex: number; innerIndex: number };
+
+const variationFormat = 0x8000;
+
+/** @returns undefined for formats that aren't known, which have no effect */
+export function readDevice(reader: Reader, offset: number): Device | undefined {
+  const first = reader.seek(offset).uint16();
+  const second = reader.uint16();
+  const deltaFormat = reader.uint16();
+  if (deltaFormat === variationFormat) return { kind: 'variation', outerIndex: first, innerIndex: second };
+  if (deltaFormat < 1 || deltaFormat > 3 || second < first) return undefined;
+  const bits = (second - first + 1) * (1 << deltaFormat);
+  return { kind: 'sizes', bytes: reader.seek(offset).take(6 + Math.ceil(bits / 16) * 2) };
+}
+
+/** Numbers of delta sets, outer and inner as one: `outer * 65536 + inner`. */
+export type DeltaSetMap = ReadonlyMap<number, number>;
+
+export const deltaSetKey = (outerIndex: number, innerIndex: number): number =>
+  outerIndex * 0x10000 + innerIndex;
+
+/** @param deltaSets where the delta sets are now; without it they are where they were */
+export function writeDevice(
+  device: Device | undefined,
+  store: BlockStore,
+  deltaSets?: DeltaSetMap,
+): Block | undefined {
+  if (!device) return undefined;
+  if (device.kind === 'sizes') return store.keep(new Block(device.bytes.length).write(device.bytes));
+  const key = deltaSetKey(device.outerIndex, device.innerIndex);
+  const kept = deltaSets ? deltaSets.get(key) : key;
+  if (kept === undefined) return undefined;
+  return store.keep(
+    new Block(6)
+      .uint16(kept >>> 16)
+      .uint16(kept & 0xffff)
+      .uint16(variationFormat),
+  );
+}

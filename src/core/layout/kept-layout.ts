@@ -1,0 +1,195 @@
+// OpenType: GSUB and GPOS for the glyphs and features that stay
+
+import { keptContext, lookupsOf } from './sequence-context.js';
+import type { FeatureVariation } from './feature-variations.js';
+import type { GlyphMap } from './glyph-map.js';
+import { lookupsWithin } from './closure.js';
+import type {
+  Feature,
+  LanguageSystem,
+  LayoutTable,
+  LayoutTag,
+  Lookup,
+  Script,
+  Subtable,
+} from './layout-table.js';
+import { keptPairs, withoutIdlePairs } from './pair-adjustment.js';
+import { eachVariationInPairs } from './pair-adjustment.js';
+import { eachVariationIn, keptPositioning } from './positioning.js';
+import { deltaSetKey } from './device.js';
+import { keptSubstitution } from './substitution.js';
+
+/** A layout table that is ready to be written. Contexts still name lookups by their old numbers. */
+export interface KeptLayout {
+  tag: LayoutTag;
+  scripts: Script[];
+  features: Feature[];
+  lookups: Lookup[];
+  /** The new number of each lookup that stays. */
+  lookupNumbers: ReadonlyMap<number, number>;
+  featureVariations: FeatureVariation[];
+}
+
+/** The lookups that wanted features apply, by themselves or in place of others along the axes. */
+export function lookupsOfFeatures(table: LayoutTable, isWanted: (tag: string) => boolean): number[] {
+  const found = new Set<number>();
+  table.features.forEach(({ tag, lookups }, feature) => {
+    if (!isWanted(tag)) return;
+    for (const lookup of lookups) found.add(lookup);
+    for (const { substitutions } of table.featureVariations) {
+      for (const other of substitutions) {
+        if (other.feature === feature) for (const lookup of other.lookups) found.add(lookup);
+      }
+    }
+  });
+  return [...found].sort((a, b) => a - b);
+}
+
+/**
+ * @param map the glyphs that stay
+ * @param isWanted which features stay, by tag
+ * @returns undefined where nothing is left of the table
+ */
+export function keptLayout(
+  table: LayoutTable,
+  map: GlyphMap,
+  isWanted: (tag: string) => boolean,
+): KeptLayout | undefined {
+  const lookups = keptLookups(table, map, isWanted);
+  const lookupNumbers = new Map([...lookups.keys()].map((old, i) => [old, i]));
+  const renumber = (old: readonly number[]) => old.flatMap((lookup) => lookupNumbers.get(lookup) ?? []);
+  const variations = table.featureVariations.map(({ conditions, substitutions }) => ({
+    conditions,
+    substitutions: substitutions
+      .filter(({ feature }) => isWanted(table.features[feature]?.tag ?? ''))
+      .map(({ feature, lookups: old }) => ({ feature, lookups: renumber(old) })),
+  }));
+  const varied = new Set(
+    variations.flatMap(({ substitutions }) =>
+      substitutions.filter((other) => other.lookups.length > 0).map(({ feature }) => feature),
+    ),
+  );
+  const features: Feature[] = [];
+  const featureNumbers = new Map<number, number>();
+  const alike = new Map<string, number>();
+  table.features.forEach((feature, i) => {
+    const kept = renumber(feature.lookups);
+    if (!isWanted(feature.tag) || (kept.length === 0 && !varied.has(i))) return;
+    const key = varied.has(i) ? `${i}` : `${feature.tag} ${kept.join()} ${feature.params?.join() ?? ''}`;
+    const same = alike.get(key);
+    featureNumbers.set(i, same ?? features.push({ ...feature, lookups: kept }) - 1);
+    if (same === undefined) alike.set(key, features.length - 1);
+  });
+  if (features.length === 0) return undefined;
+  return {
+    tag: table.tag,
+    scripts: table.scripts.map((script) => keptScript(script, featureNumbers)),
+    features,
+    lookups: [...lookups.values()],
+    lookupNumbers,
+    featureVariations: variations.map(({ conditions, substitutions }) => ({
+      conditions,
+      substitutions: substitutions.flatMap(({ feature, lookups: kept }) => {
+        const number = featureNumbers.get(feature);
+        return number === undefined ? [] : [{ feature: number, lookups: kept }];
+      }),
+    })),
+  };
+}
+
+/** By their old numbers, in their order. */
+function keptLookups(
+  table: LayoutTable,
+  map: GlyphMap,
+  isWanted: (tag: string) => boolean,
+): Map<number, Lookup> {
+  const lookups = new Map<number, Lookup>();
+  const within = lookupsWithin(table, lookupsOfFeatures(table, isWanted));
+  for (const index of [...within].sort((a, b) => a - b)) {
+    const lookup = table.lookupAt(index);
+    const subtables = lookup.subtables.flatMap((subtable) => keptSubtable(subtable, map) ?? []);
+    if (subtables.length > 0) lookups.set(index, { ...lookup, subtables: withoutIdleEnd(subtables) });
+  }
+  // What only decides that other lookups apply goes with them.
+  for (let before = -1; before !== lookups.size;) {
+    before = lookups.size;
+    for (const [index, { subtables }] of lookups) {
+      if (!subtables.some((subtable) => hasEffect(subtable, lookups))) lookups.delete(index);
+    }
+  }
+  return lookups;
+}
+
+const hasEffect = (subtable: Subtable, lookups: ReadonlyMap<number, Lookup>) =>
+  subtable.kind !== 'context' || lookupsOf(subtable).some((lookup) => lookups.has(lookup));
+
+function keptSubtable(subtable: Subtable, map: GlyphMap): Subtable | undefined {
+  switch (subtable.kind) {
+    case 'single':
+    case 'multiple':
+    case 'alternate':
+    case 'ligature':
+    case 'reverse':
+      return keptSubstitution(subtable, map);
+    case 'context':
+      return keptContext(subtable, map);
+    case 'glyph pairs':
+    case 'class pairs':
+      return keptPairs(subtable, map);
+    default:
+      return keptPositioning(subtable, map);
+  }
+}
+
+/** Pairs that move nothing keep later subtables from being asked; behind the last one there are none. */
+function withoutIdleEnd(subtables: Subtable[]): Subtable[] {
+  const kept = [...subtables];
+  for (let last = kept.pop(); last; last = kept.pop()) {
+    const left = last.kind === 'glyph pairs' || last.kind === 'class pairs' ? withoutIdlePairs(last) : last;
+    if (left) return [...kept, left];
+  }
+  return kept;
+}
+
+function keptScript(
+  { tag, defaultLanguageSystem, languageSystems }: Script,
+  numbers: ReadonlyMap<number, number>,
+): Script {
+  const standard = defaultLanguageSystem && keptSystem(defaultLanguageSystem, numbers);
+  const standardKey = JSON.stringify(standard);
+  const systems = languageSystems
+    .map((record) => ({ tag: record.tag, system: keptSystem(record.system, numbers) }))
+    // A language that isn't listed is written as by default.
+    .filter(({ system }) => JSON.stringify(system) !== standardKey);
+  return { tag, ...(standard ? { defaultLanguageSystem: standard } : {}), languageSystems: systems };
+}
+
+function keptSystem(
+  { required, features }: LanguageSystem,
+  numbers: ReadonlyMap<number, number>,
+): LanguageSystem {
+  const kept = features.flatMap((feature) => numbers.get(feature) ?? []);
+  const keptRequired = required === undefined ? undefined : numbers.get(required);
+  const unique = [...new Set(kept)];
+  return keptRequired === undefined ? { features: unique } : { required: keptRequired, features: unique };
+}
+
+/** Numbers of the delta sets that lookups refer to. */
+export function deltaSetsOf({ lookups }: KeptLayout): Set<number> {
+  const used = new Set<number>();
+  const visit = (outer: number, inner: number) => used.add(deltaSetKey(outer, inner));
+  for (const subtable of lookups.flatMap((lookup) => lookup.subtables)) {
+    if (subtable.kind === 'glyph pairs' || subtable.kind === 'class pairs')
+      eachVariationInPairs(subtable, visit);
+    else if (
+      subtable.kind === 'single adjustment' ||
+      subtable.kind === 'cursive' ||
+      subtable.kind === 'mark to base' ||
+      subtable.kind === 'mark to mark' ||
+      subtable.kind === 'mark to ligature'
+    ) {
+      eachVariationIn(subtable, visit);
+    }
+  }
+  return used;
+}

@@ -1,0 +1,167 @@
+// OpenType Layout Common Table Formats: the headers of GSUB and GPOS, Script, Feature and Lookup Lists
+
+import { Reader } from '../bytes/reader.js';
+import type { Font } from '../sfnt/font.js';
+import { readFeatureVariations, type FeatureVariation } from './feature-variations.js';
+import { readPairs, type PairAdjustment } from './pair-adjustment.js';
+import { readPositioning, type Positioning } from './positioning.js';
+import { readContext, type SequenceContext } from './sequence-context.js';
+import { readSubstitution, type Substitution } from './substitution.js';
+
+export type LayoutTag = 'GSUB' | 'GPOS';
+
+export type Subtable = Substitution | Positioning | PairAdjustment | SequenceContext;
+
+export interface Lookup {
+  /** LookupType of its subtables; extensions are resolved. */
+  type: number;
+  /** As stored; bits of `lookupFlag`. */
+  flag: number;
+  /** Number of a set in GDEF, where the flag says that there is one. */
+  markFilteringSet?: number;
+  subtables: Subtable[];
+}
+
+/** Bits of `Lookup.flag`. */
+export const lookupFlag = { useMarkFilteringSet: 0x0010, markAttachmentTypeMask: 0xff00 } as const;
+
+/** Indexes of features. */
+export interface LanguageSystem {
+  required?: number;
+  features: number[];
+}
+
+export interface Script {
+  tag: string;
+  defaultLanguageSystem?: LanguageSystem;
+  languageSystems: { tag: string; system: LanguageSystem }[];
+}
+
+export interface Feature {
+  tag: string;
+  /** Feature parameters as stored; they hold no offsets and no glyphs. */
+  params?: Uint8Array;
+  /** Indexes of lookups. */
+  lookups: number[];
+}
+
+/** GSUB or GPOS; a lookup is read when it is asked for. */
+export interface LayoutTable {
+  tag: LayoutTag;
+  scripts: Script[];
+  features: Feature[];
+  lookupCount: number;
+  /** @throws DenseGlyphError `table-damaged` */
+  lookupAt(index: number): Lookup;
+  featureVariations: FeatureVariation[];
+}
+
+/** Extension lookups, and those with a context, by table. */
+export const lookupTypes = {
+  GSUB: { extension: 7, context: 5, chainedContext: 6, highest: 8 },
+  GPOS: { extension: 9, context: 7, chainedContext: 8, highest: 9 },
+} as const;
+
+/** How often pieces of a table may be read again, as lookups share some of them; and what ranges may stand for. */
+const maximumReadings = 64;
+const maximumInRanges = 16 * 1024 * 1024;
+
+/** @returns undefined where the font hasn't the table */
+export function readLayoutTable(font: Font, tag: LayoutTag): LayoutTable | undefined {
+  if (!font.has(tag)) return undefined;
+  const bytes = font.bytesOf(tag);
+  const reader = new Reader(bytes, tag).limit(bytes.length * maximumReadings + maximumInRanges);
+  const majorVersion = reader.uint16();
+  const minorVersion = reader.uint16();
+  if (majorVersion !== 1) throw reader.damaged(`version ${majorVersion} is not known`, 0);
+  const [scriptList, featureList, lookupList] = reader.uint16Array(3);
+  const variations = minorVersion >= 1 ? reader.uint32() : 0;
+  const lookupOffsets =
+    lookupList === 0 ? new Uint16Array() : reader.seek(lookupList).uint16Array(reader.uint16());
+  const lookups: Lookup[] = [];
+  return {
+    tag,
+    scripts: scriptList === 0 ? [] : readScripts(reader, scriptList),
+    features: featureList === 0 ? [] : readFeatures(reader, featureList),
+    lookupCount: lookupOffsets.length,
+    lookupAt: (index) =>
+      (lookups[index] ??= readLookup(reader, lookupList + (lookupOffsets[index] ?? 0), tag)),
+    featureVariations: variations === 0 ? [] : readFeatureVariations(reader, variations),
+  };
+}
+
+function readScripts(reader: Reader, start: number): Script[] {
+  return records(reader, start).map(({ tag, offset }): Script => {
+    const defaultOffset = reader.seek(start + offset).uint16();
+    const systems = records(reader, start + offset + 2);
+    const systemAt = (at: number) => readLanguageSystem(reader, start + offset + at);
+    return {
+      tag,
+      ...(defaultOffset === 0 ? {} : { defaultLanguageSystem: systemAt(defaultOffset) }),
+      languageSystems: systems.map((system) => ({ tag: system.tag, system: systemAt(system.offset) })),
+    };
+  });
+}
+
+function records(reader: Reader, at: number): { tag: string; offset: number }[] {
+  const count = reader.seek(at).uint16();
+  return Array.from({ length: count }, () => ({ tag: reader.tag(), offset: reader.uint16() }));
+}
+
+const noFeature = 0xffff;
+
+function readLanguageSystem(reader: Reader, start: number): LanguageSystem {
+  const required = reader.seek(start + 2).uint16();
+  const features = Array.from(reader.uint16Array(reader.uint16()));
+  return required === noFeature ? { features } : { required, features };
+}
+
+function readFeatures(reader: Reader, start: number): Feature[] {
+  return records(reader, start).map(({ tag, offset }) => ({
+    tag,
+    ...readFeature(reader, start + offset, tag),
+  }));
+}
+
+/** A Feature table, in the list or in place of one of its features. */
+export function readFeature(reader: Reader, start: number, tag?: string): Omit<Feature, 'tag'> {
+  const paramsOffset = reader.seek(start).uint16();
+  const lookups = Array.from(reader.uint16Array(reader.uint16()));
+  const params = paramsOffset === 0 || !tag ? undefined : readParams(reader, start + paramsOffset, tag);
+  return params ? { params, lookups } : { lookups };
+}
+
+function readParams(reader: Reader, start: number, tag: string): Uint8Array | undefined {
+  if (tag === 'size') return reader.seek(start).take(10);
+  if (/^ss\d\d$/.test(tag)) return reader.seek(start).take(4);
+  if (!/^cv\d\d$/.test(tag)) return undefined;
+  const charCount = reader.seek(start + 12).uint16();
+  return reader.seek(start).take(14 + charCount * 3);
+}
+
+function readLookup(reader: Reader, start: number, tag: LayoutTag): Lookup {
+  const types = lookupTypes[tag];
+  const stored = reader.seek(start).uint16();
+  const flag = reader.uint16();
+  const offsets = reader.uint16Array(reader.uint16());
+  const markFilteringSet = flag & lookupFlag.useMarkFilteringSet ? reader.uint16() : undefined;
+  let type = stored;
+  const starts = Array.from(offsets, (offset) => {
+    if (stored !== types.extension) return start + offset;
+    const format = reader.seek(start + offset).uint16();
+    type = reader.uint16();
+    if (format !== 1 || type === types.extension)
+      throw reader.damaged('an extension leads nowhere', start + offset);
+    return start + offset + reader.uint32();
+  });
+  if (type === 0 || type > types.highest) throw reader.damaged(`lookup type ${type} is not known`, start);
+  const subtables = starts.map((at) => readSubtable(reader, at, tag, type));
+  return { type, flag, subtables, ...(markFilteringSet === undefined ? {} : { markFilteringSet }) };
+}
+
+function readSubtable(reader: Reader, start: number, tag: LayoutTag, type: number): Subtable {
+  const { context, chainedContext } = lookupTypes[tag];
+  if (type === context || type === chainedContext) return readContext(reader, start, type === chainedContext);
+  if (tag === 'GSUB') return readSubstitution(reader, start, type);
+  return type === 2 ? readPairs(reader, start) : readPositioning(reader, start, type);
+}

@@ -1,0 +1,367 @@
+// OpenType: GPOS, LookupType 2: Pair Adjustment
+
+import { Block } from '../bytes/blocks.js';
+import type { Reader } from '../bytes/reader.js';
+import { readClassDefinition, writeNeededClassDefinition, type ClassDefinition } from './class-definition.js';
+import { ascending, readCoverage, writeCoverage, type Coverage } from './coverage.js';
+import type { GlyphMap } from './glyph-map.js';
+import type { PositioningContext } from './positioning.js';
+import {
+  eachVariation,
+  isNoValue,
+  noValue,
+  readValue,
+  valueBit,
+  valueFormatOf,
+  valueKey,
+  valueSize,
+  writeValue,
+  type Value,
+} from './value-record.js';
+
+/** What a pair of glyphs is moved by. */
+interface PairValue {
+  first: Value;
+  second: Value;
+}
+
+interface PairBase {
+  /**
+   * Whether the second value's format isn't empty. Then the second glyph doesn't begin a pair of its own, whatever the
+   * value is.
+   */
+  consumesSecond: boolean;
+}
+
+/** Format 1: by first glyph, then by second glyph. */
+export interface GlyphPairs extends PairBase {
+  kind: 'glyph pairs';
+  pairs: Map<number, Map<number, PairValue>>;
+}
+
+/** Format 2: by the classes of both. A first glyph that is covered ends the lookup, also where nothing moves. */
+export interface ClassPairs extends PairBase {
+  kind: 'class pairs';
+  coverage: Coverage;
+  firstClasses: ClassDefinition;
+  secondClasses: ClassDefinition;
+  /** By first class, then by second class. */
+  matrix: PairValue[][];
+}
+
+export type PairAdjustment = GlyphPairs | ClassPairs;
+
+const noPair: PairValue = { first: noValue, second: noValue };
+
+export function readPairs(reader: Reader, start: number): PairAdjustment {
+  const format = reader.seek(start).uint16();
+  if (format !== 1 && format !== 2)
+    throw reader.damaged(`format ${format} of this lookup type is not known`, start);
+  const coverage = readCoverage(reader, start + reader.uint16());
+  const valueFormat1 = reader.seek(start + 4).uint16();
+  const valueFormat2 = reader.uint16();
+  const consumesSecond = valueFormat2 !== 0;
+  const value = (at: number): PairValue => {
+    const first = readValue(reader, valueFormat1, at);
+    const second = readValue(reader, valueFormat2, at);
+    return first === noValue && second === noValue ? noPair : { first, second };
+  };
+  if (format === 1) {
+    const offsets = reader.uint16Array(reader.uint16());
+    const pairs: GlyphPairs['pairs'] = new Map();
+    for (let i = 0; i < Math.min(offsets.length, coverage.length); i++) {
+      const set = start + offsets[i];
+      const count = reader.seek(set).uint16();
+      const seconds = new Map<number, PairValue>();
+      for (let k = 0; k < count; k++) {
+        const glyph = reader.uint16();
+        const pair = value(set);
+        if (!seconds.has(glyph)) seconds.set(glyph, pair);
+      }
+      if (!pairs.has(coverage[i])) pairs.set(coverage[i], seconds);
+    }
+    return { kind: 'glyph pairs', consumesSecond, pairs };
+  }
+  const [classDef1, classDef2, count1, count2] = reader.uint16Array(4);
+  const matrixAt = reader.position;
+  const size = valueSize(valueFormat1) + valueSize(valueFormat2);
+  if (count1 * count2 * Math.max(size, 1) > reader.length) {
+    throw reader.damaged(`${count1} × ${count2} classes don't lie in the table`, start);
+  }
+  const firstClasses = readClassDefinition(reader, start + classDef1);
+  const secondClasses = readClassDefinition(reader, start + classDef2);
+  reader.seek(matrixAt);
+  const matrix = Array.from({ length: count1 }, () => Array.from({ length: count2 }, () => value(start)));
+  return { kind: 'class pairs', consumesSecond, coverage, firstClasses, secondClasses, matrix };
+}
+
+/** What is left of a subtable where some glyphs go; undefined where nothing is. */
+export function keptPairs(subtable: PairAdjustment, map: GlyphMap): PairAdjustment | undefined {
+  if (subtable.kind === 'class pairs') return keptClassPairs(subtable, map);
+  const pairs: GlyphPairs['pairs'] = new Map();
+  for (const [glyph, seconds] of subtable.pairs) {
+    const first = map.newId(glyph);
+    if (first === undefined) continue;
+    const kept = new Map<number, PairValue>();
+    for (const [secondGlyph, value] of seconds) {
+      const second = map.newId(secondGlyph);
+      if (second !== undefined) kept.set(second, value);
+    }
+    if (kept.size > 0) pairs.set(first, kept);
+  }
+  return pairs.size > 0 ? { ...subtable, pairs } : undefined;
+}
+
+/** Classes without glyphs go, and those whose values are the same become one. */
+function keptClassPairs(subtable: ClassPairs, map: GlyphMap): ClassPairs | undefined {
+  const coverage = map.those(subtable.coverage).sort(ascending);
+  if (coverage.length === 0) return undefined;
+  const firstOf = (oldId: number) => subtable.firstClasses.get(oldId) ?? 0;
+  const secondOf = (oldId: number) => subtable.secondClasses.get(oldId) ?? 0;
+  const usedSeconds = new Set(map.oldIds.map(secondOf));
+  const columns = mergedLines(
+    [...usedSeconds].filter((column) => column < (subtable.matrix[0]?.length ?? 0)),
+    (column) => subtable.matrix.map((row) => row[column]),
+  );
+  const usedFirsts = new Set(coverage.map((newId) => firstOf(map.oldIds[newId])));
+  const columnLines = columns.lines;
+  const rows = mergedLines(
+    [...usedFirsts].filter((row) => row < subtable.matrix.length),
+    (row) => columnLines.map((column) => subtable.matrix[row][column]),
+  );
+  if (rows.lines.length === 0 || columns.lines.length === 0) return undefined;
+  const firstClasses = new Map<number, number>();
+  const covered = coverage.filter((newId) => {
+    const row = rows.numberOf.get(firstOf(map.oldIds[newId]));
+    if (row) firstClasses.set(newId, row);
+    return row !== undefined;
+  });
+  const secondClasses = new Map<number, number>();
+  map.oldIds.forEach((oldId, newId) => {
+    const column = columns.numberOf.get(secondOf(oldId));
+    if (column) secondClasses.set(newId, column);
+  });
+  const matrix = rows.lines.map((row) => columnLines.map((column) => subtable.matrix[row][column]));
+  const kept: ClassPairs = { ...subtable, coverage: covered, firstClasses, secondClasses, matrix };
+  return covered.length > 0 ? kept : undefined;
+}
+
+/** Rows or columns that stay, with equal ones counted once. Class 0 stays first, as glyphs without a class have it. */
+function mergedLines(
+  used: number[],
+  valuesOf: (line: number) => PairValue[],
+): { lines: number[]; numberOf: Map<number, number> } {
+  const lines: number[] = [];
+  const numberOf = new Map<number, number>();
+  const known = new Map<string, number>();
+  for (const line of used.sort(ascending)) {
+    const key = valuesOf(line).map(pairKey).join(';');
+    let number = known.get(key);
+    if (number === undefined) {
+      number = lines.push(line) - 1;
+      known.set(key, number);
+    }
+    numberOf.set(line, number);
+  }
+  return { lines, numberOf };
+}
+
+const pairKeys = new WeakMap<PairValue, string>();
+
+function pairKey(pair: PairValue): string {
+  let key = pairKeys.get(pair);
+  if (key === undefined) pairKeys.set(pair, (key = `${valueKey(pair.first)}|${valueKey(pair.second)}`));
+  return key;
+}
+
+const isNoPair = ({ first, second }: PairValue) => isNoValue(first) && isNoValue(second);
+
+/**
+ * The last subtable of a lookup says nothing where it moves nothing, so that pairs without an effect go and either
+ * format will do. Not where the second glyph is consumed.
+ *
+ * @returns undefined where no pair moves
+ */
+export function withoutIdlePairs(subtable: PairAdjustment): PairAdjustment | undefined {
+  if (subtable.consumesSecond) return subtable;
+  if (subtable.kind === 'glyph pairs') {
+    const pairs: GlyphPairs['pairs'] = new Map();
+    for (const [first, seconds] of subtable.pairs) {
+      const kept = new Map([...seconds].filter(([, value]) => !isNoPair(value)));
+      if (kept.size > 0) pairs.set(first, kept);
+    }
+    return pairs.size > 0 ? { ...subtable, pairs } : undefined;
+  }
+  const rowOf = (glyph: number) => subtable.firstClasses.get(glyph) ?? 0;
+  const numbers = new Map<number, number>();
+  subtable.matrix.forEach((row, i) => {
+    if (!row.every(isNoPair)) numbers.set(i, numbers.size);
+  });
+  const coverage = subtable.coverage.filter((glyph) => numbers.has(rowOf(glyph)));
+  if (coverage.length === 0) return undefined;
+  const firstClasses = new Map(coverage.map((glyph) => [glyph, numbers.get(rowOf(glyph))!]));
+  return { ...subtable, coverage, firstClasses, matrix: subtable.matrix.filter((_, i) => numbers.has(i)) };
+}
+
+/** The subtable in both formats, where both would do the same, to choose the smaller one. @param last of its lookup */
+export function pairForms(subtable: PairAdjustment, last: boolean): PairAdjustment[] {
+  if (!last || subtable.consumesSecond) return [subtable];
+  if (subtable.kind === 'glyph pairs') return [subtable, asClassPairs(subtable)];
+  const { coverage, firstClasses, secondClasses, matrix } = subtable;
+  // Pairs with glyphs of class 0 are those with all other glyphs; they can't be listed.
+  if (matrix.some((row) => !isNoPair(row[0]))) return [subtable];
+  const seconds = [...secondClasses.entries()];
+  const pairs: GlyphPairs['pairs'] = new Map();
+  for (const glyph of coverage) {
+    const row = matrix[firstClasses.get(glyph) ?? 0];
+    const moving = seconds.flatMap(([second, column]): [number, PairValue][] =>
+      isNoPair(row[column]) ? [] : [[second, row[column]]],
+    );
+    if (moving.length > 0) pairs.set(glyph, new Map(moving));
+  }
+  return [subtable, { kind: 'glyph pairs', consumesSecond: false, pairs }];
+}
+
+/** First glyphs with the same pairs make a class, and so do second glyphs. */
+function asClassPairs({ pairs }: GlyphPairs): ClassPairs {
+  const coverage = [...pairs.keys()].sort(ascending);
+  const seconds = [...new Set(coverage.flatMap((glyph) => [...pairs.get(glyph)!.keys()]))].sort(ascending);
+  const valueAt = (first: number, second: number) => pairs.get(first)!.get(second) ?? noPair;
+  const firsts = numbered(
+    coverage,
+    (first) => seconds.map((second) => pairKey(valueAt(first, second))).join(';'),
+    0,
+  );
+  const columns = numbered(
+    seconds,
+    (second) => firsts.examples.map((first) => pairKey(valueAt(first, second))).join(';'),
+    1,
+  );
+  const matrix = firsts.examples.map((first) => [
+    noPair,
+    ...columns.examples.map((second) => valueAt(first, second)),
+  ]);
+  return {
+    kind: 'class pairs',
+    consumesSecond: false,
+    coverage,
+    firstClasses: firsts.classes,
+    secondClasses: columns.classes,
+    matrix,
+  };
+}
+
+function numbered(glyphs: readonly number[], keyOf: (glyph: number) => string, from: number) {
+  const known = new Map<string, number>();
+  const classes = new Map<number, number>();
+  const examples: number[] = [];
+  for (const glyph of glyphs) {
+    const key = keyOf(glyph);
+    let number = known.get(key);
+    if (number === undefined) {
+      known.set(key, (number = examples.push(glyph) - 1 + from));
+    }
+    if (number > 0) classes.set(glyph, number);
+  }
+  return { classes, examples };
+}
+
+export function writePairs(subtable: PairAdjustment, context: PositioningContext): Block {
+  return context.store.keep(
+    subtable.kind === 'glyph pairs' ? writeGlyphPairs(subtable, context) : writeClassPairs(subtable, context),
+  );
+}
+
+/** Value formats that hold all pairs. The second one isn't empty where the second glyph is consumed. */
+function formatsOf(values: readonly PairValue[], consumesSecond: boolean): [number, number] {
+  const first = values.reduce((bits, value) => bits | valueFormatOf(value.first), 0);
+  const second = values.reduce((bits, value) => bits | valueFormatOf(value.second), 0);
+  return [first, second === 0 && consumesSecond ? valueBit.xAdvance : second];
+}
+
+function writeGlyphPairs(
+  { pairs, consumesSecond }: GlyphPairs,
+  { store, deltaSets }: PositioningContext,
+): Block {
+  const glyphs = [...pairs.keys()].sort(ascending);
+  const all = [...pairs.values()].flatMap((seconds) => [...seconds.values()]);
+  const [format1, format2] = formatsOf(all, consumesSecond);
+  const block = new Block().uint16(1).offset16(writeCoverage(glyphs, store)).uint16(format1).uint16(format2);
+  block.uint16(glyphs.length);
+  for (const glyph of glyphs) {
+    const seconds = pairs.get(glyph)!;
+    const set = new Block().uint16(seconds.size);
+    for (const second of [...seconds.keys()].sort(ascending)) {
+      const value = seconds.get(second)!;
+      set.uint16(second);
+      writeValue(set, value.first, format1, store, deltaSets);
+      writeValue(set, value.second, format2, store, deltaSets);
+    }
+    block.offset16(store.keep(set));
+  }
+  return block;
+}
+
+function writeClassPairs(subtable: ClassPairs, { store, deltaSets }: PositioningContext): Block {
+  const { coverage, firstClasses, secondClasses, matrix, consumesSecond } = subtable;
+  const [format1, format2] = formatsOf(matrix.flat(), consumesSecond);
+  const block = new Block()
+    .uint16(2)
+    .offset16(writeCoverage(coverage, store))
+    .uint16(format1)
+    .uint16(format2)
+    .offset16(writeNeededClassDefinition(onlyOf(firstClasses, coverage), store))
+    .offset16(writeNeededClassDefinition(secondClasses, store))
+    .uint16(matrix.length)
+    .uint16(matrix[0].length);
+  for (const value of matrix.flat()) {
+    writeValue(block, value.first, format1, store, deltaSets);
+    writeValue(block, value.second, format2, store, deltaSets);
+  }
+  return block;
+}
+
+function onlyOf(classes: ClassDefinition, glyphs: Coverage): ClassDefinition {
+  const covered = new Set(glyphs);
+  return new Map([...classes].filter(([glyph]) => covered.has(glyph)));
+}
+
+/** Two halves, by first glyph, for a subtable that is too large for its offsets. */
+export function splitPairs(subtable: PairAdjustment): PairAdjustment[] {
+  if (subtable.kind === 'glyph pairs') {
+    const entries = [...subtable.pairs].sort(([a], [b]) => a - b);
+    if (entries.length < 2) return [subtable];
+    const middle = entries.length >> 1;
+    return [entries.slice(0, middle), entries.slice(middle)].map((half) => ({
+      ...subtable,
+      pairs: new Map(half),
+    }));
+  }
+  const { coverage, firstClasses, matrix } = subtable;
+  if (matrix.length < 2) return [subtable];
+  const middle = matrix.length >> 1;
+  return [
+    [0, middle],
+    [middle, matrix.length],
+  ].map(([from, to]) => {
+    const rowOf = (glyph: number) => firstClasses.get(glyph) ?? 0;
+    const covered = coverage.filter((glyph) => rowOf(glyph) >= from && rowOf(glyph) < to);
+    const classes = new Map(covered.map((glyph) => [glyph, rowOf(glyph) - from]));
+    return { ...subtable, coverage: covered, firstClasses: classes, matrix: matrix.slice(from, to) };
+  });
+}
+
+/** Delta sets that the pairs refer to. */
+export function eachVariationInPairs(
+  subtable: PairAdjustment,
+  visit: (outerIndex: number, innerIndex: number) => void,
+): void {
+  const values =
+    subtable.kind === 'class pairs'
+      ? subtable.matrix.flat()
+      : [...subtable.pairs.values()].flatMap((s) => [...s.values()]);
+  for (const { first, second } of values) {
+    eachVariation(first.devices, visit);
+    eachVariation(second.devices, visit);
+  }
+}

@@ -1,0 +1,287 @@
+// OpenType: GPOS, Glyph Positioning Table, lookup types 1 and 3 to 6
+
+import { Block, type BlockStore } from '../bytes/blocks.js';
+import type { Reader } from '../bytes/reader.js';
+import { ascending, readCoverage, writeCoverage } from './coverage.js';
+import type { DeltaSetMap } from './device.js';
+import type { GlyphMap } from './glyph-map.js';
+import {
+  eachVariation,
+  readAnchor,
+  readValue,
+  valueFormatOf,
+  valueKey,
+  writeAnchor,
+  writeValue,
+  type Anchor,
+  type Value,
+} from './value-record.js';
+
+/** LookupType 1. */
+export interface SingleAdjustment {
+  kind: 'single adjustment';
+  values: Map<number, Value>;
+}
+
+/** LookupType 3. */
+export interface CursiveAttachment {
+  kind: 'cursive';
+  glyphs: Map<number, { entry?: Anchor; exit?: Anchor }>;
+}
+
+/** LookupTypes 4 and 6: marks on bases, marks on marks. */
+export interface MarkAttachment {
+  kind: 'mark to base' | 'mark to mark';
+  classCount: number;
+  marks: Map<number, { markClass: number; anchor?: Anchor }>;
+  /** By class. */
+  bases: Map<number, (Anchor | undefined)[]>;
+}
+
+/** LookupType 5: marks on the components of ligatures. */
+export interface MarkToLigatureAttachment {
+  kind: 'mark to ligature';
+  classCount: number;
+  marks: Map<number, { markClass: number; anchor?: Anchor }>;
+  /** By component, then by class. */
+  ligatures: Map<number, (Anchor | undefined)[][]>;
+}
+
+export type Positioning = SingleAdjustment | CursiveAttachment | MarkAttachment | MarkToLigatureAttachment;
+
+/** @param type 1 or 3 to 6 */
+export function readPositioning(reader: Reader, start: number, type: number): Positioning {
+  if (type === 1) return readSingleAdjustment(reader, start);
+  const format = reader.seek(start).uint16();
+  if (format !== 1) throw reader.damaged(`format ${format} of this lookup type is not known`, start);
+  return type === 3 ? readCursive(reader, start) : readMarks(reader, start, type);
+}
+
+function readSingleAdjustment(reader: Reader, start: number): SingleAdjustment {
+  const format = reader.seek(start).uint16();
+  if (format !== 1 && format !== 2)
+    throw reader.damaged(`format ${format} of this lookup type is not known`, start);
+  const coverage = readCoverage(reader, start + reader.uint16());
+  const valueFormat = reader.seek(start + 4).uint16();
+  const values = new Map<number, Value>();
+  if (format === 1) {
+    const value = readValue(reader, valueFormat, start);
+    for (const glyph of coverage) values.set(glyph, value);
+  } else {
+    const count = Math.min(reader.uint16(), coverage.length);
+    for (let i = 0; i < count; i++) values.set(coverage[i], readValue(reader, valueFormat, start));
+  }
+  return { kind: 'single adjustment', values };
+}
+
+const anchorAt = (reader: Reader, start: number, offset: number) =>
+  offset === 0 ? undefined : readAnchor(reader, start + offset);
+
+function readCursive(reader: Reader, start: number): CursiveAttachment {
+  const coverage = readCoverage(reader, start + reader.seek(start + 2).uint16());
+  const offsets = reader.seek(start + 4).uint16Array(reader.uint16() * 2);
+  const glyphs: CursiveAttachment['glyphs'] = new Map();
+  coverage.slice(0, offsets.length / 2).forEach((glyph, i) => {
+    const entry = anchorAt(reader, start, offsets[i * 2]);
+    const exit = anchorAt(reader, start, offsets[i * 2 + 1]);
+    glyphs.set(glyph, { ...(entry && { entry }), ...(exit && { exit }) });
+  });
+  return { kind: 'cursive', glyphs };
+}
+
+function readMarks(reader: Reader, start: number, type: number): MarkAttachment | MarkToLigatureAttachment {
+  const [markCoverage, baseCoverage, classCount, markArray, baseArray] = reader
+    .seek(start + 2)
+    .uint16Array(5);
+  const marks: MarkAttachment['marks'] = new Map();
+  const markAt = start + markArray;
+  const records = reader.seek(markAt).uint16Array(reader.uint16() * 2);
+  readCoverage(reader, start + markCoverage)
+    .slice(0, records.length / 2)
+    .forEach((glyph, i) => {
+      const anchor = anchorAt(reader, markAt, records[i * 2 + 1]);
+      if (records[i * 2] < classCount)
+        marks.set(glyph, { markClass: records[i * 2], ...(anchor && { anchor }) });
+    });
+  const bases = readCoverage(reader, start + baseCoverage);
+  const baseAt = start + baseArray;
+  if (type !== 5) {
+    const kind = type === 4 ? 'mark to base' : 'mark to mark';
+    const matrix = reader.seek(baseAt).uint16Array(reader.uint16() * classCount);
+    const count = classCount === 0 ? 0 : Math.min(bases.length, matrix.length / classCount);
+    return {
+      kind,
+      classCount,
+      marks,
+      bases: matrixRows(bases.slice(0, count), (i) => anchorRow(reader, baseAt, matrix, i, classCount)),
+    };
+  }
+  const offsets = reader.seek(baseAt).uint16Array(reader.uint16());
+  const ligatures = matrixRows(bases.slice(0, offsets.length), (i) => {
+    const at = baseAt + offsets[i];
+    const matrix = reader.seek(at).uint16Array(reader.uint16() * classCount);
+    const components = classCount === 0 ? 0 : matrix.length / classCount;
+    return Array.from({ length: components }, (_, component) =>
+      anchorRow(reader, at, matrix, component, classCount),
+    );
+  });
+  return { kind: 'mark to ligature', classCount, marks, ligatures };
+}
+
+const matrixRows = <Row>(glyphs: readonly number[], rowAt: (i: number) => Row) =>
+  new Map(glyphs.map((glyph, i) => [glyph, rowAt(i)]));
+
+const anchorRow = (reader: Reader, start: number, matrix: Uint16Array, row: number, classCount: number) =>
+  Array.from(matrix.subarray(row * classCount, (row + 1) * classCount), (offset) =>
+    anchorAt(reader, start, offset),
+  );
+
+/** What is left of a subtable where some glyphs go; undefined where nothing is. */
+export function keptPositioning(subtable: Positioning, map: GlyphMap): Positioning | undefined {
+  switch (subtable.kind) {
+    case 'single adjustment': {
+      const values = keptKeys(subtable.values, map);
+      return values.size > 0 ? { ...subtable, values } : undefined;
+    }
+    case 'cursive': {
+      const glyphs = keptKeys(subtable.glyphs, map);
+      return glyphs.size > 0 ? { ...subtable, glyphs } : undefined;
+    }
+    default:
+      return keptMarks(subtable, map);
+  }
+}
+
+function keptKeys<Value>(values: ReadonlyMap<number, Value>, map: GlyphMap): Map<number, Value> {
+  const kept = new Map<number, Value>();
+  for (const [glyph, value] of values) {
+    const newId = map.newId(glyph);
+    if (newId !== undefined) kept.set(newId, value);
+  }
+  return kept;
+}
+
+/** Marks that stay with the classes that they have, numbered without gaps. */
+function keptMarks(
+  subtable: MarkAttachment | MarkToLigatureAttachment,
+  map: GlyphMap,
+): MarkAttachment | MarkToLigatureAttachment | undefined {
+  const marks = keptKeys(subtable.marks, map);
+  const used = [...new Set([...marks.values()].map(({ markClass }) => markClass))].sort(ascending);
+  for (const [glyph, mark] of marks) marks.set(glyph, { ...mark, markClass: used.indexOf(mark.markClass) });
+  const row = (anchors: readonly (Anchor | undefined)[]) => used.map((markClass) => anchors[markClass]);
+  if (subtable.kind === 'mark to ligature') {
+    const ligatures = new Map<number, (Anchor | undefined)[][]>();
+    for (const [glyph, components] of keptKeys(subtable.ligatures, map))
+      ligatures.set(glyph, components.map(row));
+    if (marks.size === 0 || ligatures.size === 0) return undefined;
+    return { ...subtable, classCount: used.length, marks, ligatures };
+  }
+  const bases = new Map<number, (Anchor | undefined)[]>();
+  for (const [glyph, anchors] of keptKeys(subtable.bases, map)) {
+    const left = row(anchors);
+    if (left.some(Boolean)) bases.set(glyph, left);
+  }
+  if (marks.size === 0 || bases.size === 0) return undefined;
+  return { ...subtable, classCount: used.length, marks, bases };
+}
+
+/** What of the font around them subtables are written for. */
+export interface PositioningContext {
+  store: BlockStore;
+  deltaSets?: DeltaSetMap | undefined;
+  /** Whether instructions stay. */
+  hinted: boolean;
+}
+
+export function writePositioning(subtable: Positioning, context: PositioningContext): Block {
+  const { store } = context;
+  switch (subtable.kind) {
+    case 'single adjustment':
+      return store.keep(writeSingleAdjustment(subtable, context));
+    case 'cursive': {
+      const glyphs = [...subtable.glyphs.keys()].sort(ascending);
+      const block = new Block().uint16(1).offset16(writeCoverage(glyphs, store)).uint16(glyphs.length);
+      for (const glyph of glyphs) {
+        const { entry, exit } = subtable.glyphs.get(glyph)!;
+        block.offset16(anchorBlock(entry, context)).offset16(anchorBlock(exit, context));
+      }
+      return store.keep(block);
+    }
+    default:
+      return store.keep(writeMarks(subtable, context));
+  }
+}
+
+const anchorBlock = (anchor: Anchor | undefined, { store, deltaSets, hinted }: PositioningContext) =>
+  writeAnchor(anchor, store, deltaSets, hinted);
+
+function writeSingleAdjustment(
+  { values }: SingleAdjustment,
+  { store, deltaSets }: PositioningContext,
+): Block {
+  const glyphs = [...values.keys()].sort(ascending);
+  const all = glyphs.map((glyph) => values.get(glyph)!);
+  const format = all.reduce((bits, value) => bits | valueFormatOf(value), 0);
+  const [first] = all;
+  const key = valueKey(first);
+  const block = new Block();
+  if (all.every((value) => value === first || valueKey(value) === key)) {
+    block.uint16(1).offset16(writeCoverage(glyphs, store)).uint16(format);
+    writeValue(block, first, format, store, deltaSets);
+    return block;
+  }
+  block.uint16(2).offset16(writeCoverage(glyphs, store)).uint16(format).uint16(glyphs.length);
+  for (const value of all) writeValue(block, value, format, store, deltaSets);
+  return block;
+}
+
+function writeMarks(subtable: MarkAttachment | MarkToLigatureAttachment, context: PositioningContext): Block {
+  const { store } = context;
+  const marks = [...subtable.marks.keys()].sort(ascending);
+  const markArray = new Block().uint16(marks.length);
+  for (const glyph of marks) {
+    const { markClass, anchor } = subtable.marks.get(glyph)!;
+    markArray.uint16(markClass).offset16(anchorBlock(anchor, context));
+  }
+  const rows = subtable.kind === 'mark to ligature' ? subtable.ligatures : subtable.bases;
+  const bases = [...rows.keys()].sort(ascending);
+  const baseArray = new Block().uint16(bases.length);
+  for (const glyph of bases) {
+    if (subtable.kind !== 'mark to ligature') {
+      for (const anchor of subtable.bases.get(glyph)!) baseArray.offset16(anchorBlock(anchor, context));
+      continue;
+    }
+    const components = subtable.ligatures.get(glyph)!;
+    const ligature = new Block().uint16(components.length);
+    for (const anchor of components.flat()) ligature.offset16(anchorBlock(anchor, context));
+    baseArray.offset16(store.keep(ligature));
+  }
+  return new Block()
+    .uint16(1)
+    .offset16(writeCoverage(marks, store))
+    .offset16(writeCoverage(bases, store))
+    .uint16(subtable.classCount)
+    .offset16(store.keep(markArray))
+    .offset16(store.keep(baseArray));
+}
+
+/** Delta sets that a subtable refers to. */
+export function eachVariationIn(
+  subtable: Positioning,
+  visit: (outerIndex: number, innerIndex: number) => void,
+): void {
+  const anchors = (list: Iterable<Anchor | undefined>) => {
+    for (const anchor of list) eachVariation(anchor?.devices, visit);
+  };
+  if (subtable.kind === 'single adjustment') {
+    for (const { devices } of subtable.values.values()) eachVariation(devices, visit);
+  } else if (subtable.kind === 'cursive') {
+    for (const { entry, exit } of subtable.glyphs.values()) anchors([entry, exit]);
+  } else {
+    anchors([...subtable.marks.values()].map(({ anchor }) => anchor));
+    if (subtable.kind === 'mark to ligature')
+      for (const rows of subtable.ligatures.values()) anchors(rows.flat());
+    else for (const row of subtable.bases.values()) anchors(row);
+  }
+}

@@ -1,0 +1,123 @@
+// OpenType: GPOS, Value Record and Anchor Tables
+
+import { Block, type BlockStore } from '../bytes/blocks.js';
+import type { Reader } from '../bytes/reader.js';
+import { readDevice, writeDevice, type DeltaSetMap, type Device } from './device.js';
+
+/** Bits of a value format; those of devices are four bits higher. */
+export const valueBit = { xPlacement: 1, yPlacement: 2, xAdvance: 4, yAdvance: 8 } as const;
+
+/** Moves a glyph or its advance, in font units. The order is that of the bits. */
+export interface Value {
+  values: readonly [xPlacement: number, yPlacement: number, xAdvance: number, yAdvance: number];
+  devices?: readonly (Device | undefined)[];
+}
+
+export const noValue: Value = { values: [0, 0, 0, 0] };
+
+/** Bytes of a value record. */
+export function valueSize(format: number): number {
+  let size = 0;
+  for (let bits = format & 0xff; bits; bits &= bits - 1) size += 2;
+  return size;
+}
+
+/** Reads the record at the reader's position. @param start where offsets count from */
+export function readValue(reader: Reader, format: number, start: number): Value {
+  if (format === 0) return noValue;
+  const values: [number, number, number, number] = [0, 0, 0, 0];
+  for (let i = 0; i < 4; i++) if (format & (1 << i)) values[i] = reader.int16();
+  if (!(format & 0xf0)) return values.every((value) => value === 0) ? noValue : { values };
+  const offsets = [0, 0, 0, 0];
+  for (let i = 0; i < 4; i++) if (format & (16 << i)) offsets[i] = reader.uint16();
+  if (offsets.every((offset) => offset === 0)) return { values };
+  const { position } = reader;
+  const devices = offsets.map((offset) => (offset === 0 ? undefined : readDevice(reader, start + offset)));
+  reader.seek(position);
+  return { values, devices };
+}
+
+/** Whether a value never moves anything. */
+export const isNoValue = ({ values, devices }: Value): boolean =>
+  values.every((value) => value === 0) && !devices?.some(Boolean);
+
+/** The bits that a value needs. */
+export function valueFormatOf({ values, devices }: Value): number {
+  let format = 0;
+  for (let i = 0; i < 4; i++) {
+    if (values[i] !== 0) format |= 1 << i;
+    if (devices?.[i]) format |= 16 << i;
+  }
+  return format;
+}
+
+/** What of a value tells it from others: equal texts, equal effect. */
+export const valueKey = ({ values, devices }: Value): string =>
+  devices
+    ? `${values.join()}${JSON.stringify(devices, (_, v: unknown) => (v instanceof Uint8Array ? [...v] : v))}`
+    : values.join();
+
+export function writeValue(
+  block: Block,
+  { values, devices }: Value,
+  format: number,
+  store: BlockStore,
+  deltaSets?: DeltaSetMap,
+): void {
+  for (let i = 0; i < 4; i++) if (format & (1 << i)) block.int16(values[i]);
+  for (let i = 0; i < 4; i++) {
+    if (format & (16 << i)) block.offset16(writeDevice(devices?.[i], store, deltaSets));
+  }
+}
+
+/** A point that glyphs are joined at, in font units. */
+export interface Anchor {
+  x: number;
+  y: number;
+  /** Format 2: the point of the outline that hinting moves it with. */
+  anchorPoint?: number;
+  devices?: readonly [Device | undefined, Device | undefined];
+}
+
+/** @param offset 0 for none */
+export function readAnchor(reader: Reader, offset: number): Anchor {
+  const format = reader.seek(offset).uint16();
+  if (format < 1 || format > 3) throw reader.damaged(`format ${format} of anchors is not known`, offset);
+  const x = reader.int16();
+  const y = reader.int16();
+  if (format === 1) return { x, y };
+  if (format === 2) return { x, y, anchorPoint: reader.uint16() };
+  const [xDevice, yDevice] = [reader.uint16(), reader.uint16()];
+  const device = (at: number) => (at === 0 ? undefined : readDevice(reader, offset + at));
+  const devices = [device(xDevice), device(yDevice)] as const;
+  return devices.some(Boolean) ? { x, y, devices } : { x, y };
+}
+
+/** @param hinted whether instructions stay, which alone move the points of outlines */
+export function writeAnchor(
+  anchor: Anchor | undefined,
+  store: BlockStore,
+  deltaSets?: DeltaSetMap,
+  hinted = true,
+): Block | undefined {
+  if (!anchor) return undefined;
+  const { x, y, anchorPoint, devices } = anchor;
+  const [xDevice, yDevice] = (devices ?? []).map((device) => writeDevice(device, store, deltaSets));
+  if (xDevice || yDevice) {
+    return store.keep(new Block(10).uint16(3).int16(x).int16(y).offset16(xDevice).offset16(yDevice));
+  }
+  if (anchorPoint !== undefined && hinted) {
+    return store.keep(new Block(8).uint16(2).int16(x).int16(y).uint16(anchorPoint));
+  }
+  return store.keep(new Block(6).uint16(1).int16(x).int16(y));
+}
+
+/** Devices of values and anchors, for those who look for delta sets. */
+export function eachVariation(
+  devices: readonly (Device | undefined)[] | undefined,
+  visit: (outerIndex: number, innerIndex: number) => void,
+): void {
+  for (const device of devices ?? []) {
+    if (device?.kind === 'variation') visit(device.outerIndex, device.innerIndex);
+  }
+}

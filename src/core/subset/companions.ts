@@ -1,0 +1,160 @@
+// Unicode: normalisation and what text shaping puts in place of characters
+
+import type { CodePointSet } from '../text/code-point-set.js';
+
+/**
+ * Characters that a browser draws in place of the wanted ones, or together with them: what letters and marks are
+ * composed to, what a character is taken apart to, mirrored brackets, joiners.
+ *
+ * @param wanted what the text has; not changed
+ * @param available what the font maps
+ * @param hasShaping whether the font substitutes glyphs for a script, by its OpenType tag
+ * @returns those of the font that aren't wanted already, ascending
+ */
+export function companionsOf(
+  wanted: CodePointSet,
+  available: CodePointSet,
+  hasShaping: (scriptTag: string) => boolean,
+): number[] {
+  const companions = new Set<number>();
+  const has = (codePoint: number) => wanted.has(codePoint) || companions.has(codePoint);
+  const add = (codePoint: number) => {
+    if (available.has(codePoint) && !wanted.has(codePoint)) companions.add(codePoint);
+  };
+  const characters: number[] = [];
+  for (const [first, last] of wanted.ranges()) for (let c = first; c <= last; c++) characters.push(c);
+  const present = scriptsPresent(characters);
+  for (const character of characters) {
+    for (const other of othersFor(character, available.has(character), present)) add(other);
+  }
+  if (present.complex) for (const character of shapingCharacters) add(character);
+  if (present.arabic && !hasShaping('arab')) addPresentationForms(wanted, available, add);
+  if (present.thai && !hasShaping('thai')) for (let c = 0xf700; c <= 0xf71a; c++) add(c);
+  if (present.marks) addComposed(available, has, add);
+  return [...companions].sort((a, b) => a - b);
+}
+
+/** What may be drawn in place of one character, or with it. */
+function othersFor(character: number, isThere: boolean, present: Present): number[] {
+  const others = [...(alwaysTakenApart[character] ?? [])];
+  if (!isThere) others.push(...replacementsOf(character));
+  else if (present.complex || present.marks) others.push(...partsOf(character));
+  const mirror = mirrored.get(character);
+  if (present.rightToLeft && mirror !== undefined) others.push(mirror);
+  return others;
+}
+
+/** Canonical decomposition; without the character itself. Hangul syllables only where the font lacks them. */
+function partsOf(character: number): number[] {
+  if (character < 0xc0 || isHangulSyllable(character)) return [];
+  const text = String.fromCodePoint(character);
+  const parts = text.normalize('NFD');
+  return parts === text ? [] : codePoints(parts);
+}
+
+const codePoints = (text: string) => Array.from(text, (c) => c.codePointAt(0)!);
+
+const isHangulSyllable = (character: number) => character >= 0xac00 && character <= 0xd7a3;
+
+/** What is drawn for a character that the font lacks, or that shaping takes apart. */
+function replacementsOf(character: number): number[] {
+  const usual = instead.get(character);
+  if (usual !== undefined) return [usual];
+  if (isHangulSyllable(character)) return codePoints(String.fromCodePoint(character).normalize('NFD'));
+  return partsOf(character);
+}
+
+/** Hyphens and spaces that are drawn with others of their kind. */
+const instead = new Map<number, number>([
+  [0x2011, 0x2010],
+  [0x2010, 0x2d],
+  [0xa0, 0x20],
+  ...[
+    0x2000, 0x2001, 0x2002, 0x2003, 0x2004, 0x2005, 0x2006, 0x2007, 0x2008, 0x2009, 0x200a, 0x202f, 0x205f,
+    0x3000,
+  ].map((space): [number, number] => [space, 0x20]),
+]);
+
+/** Vowels that are drawn in two places, beyond those that Unicode decomposes. */
+const alwaysTakenApart: Readonly<Record<number, readonly number[]>> = {
+  0x0e33: [0x0e4d, 0x0e32],
+  0x0eb3: [0x0ecd, 0x0eb2],
+  0x17be: [0x17c1],
+  0x17bf: [0x17c1],
+  0x17c0: [0x17c1],
+  0x17c4: [0x17c1],
+  0x17c5: [0x17c1],
+};
+
+/** Joiners, and the circle that marks without a letter are drawn on. */
+const shapingCharacters = [0x200c, 0x200d, 0x25cc];
+
+const pairs = '()[]{}<>«»‹›≤≥⁅⁆⁽⁾₍₎⟦⟧⟨⟩⟪⟫';
+const mirrored = new Map(
+  codePoints(pairs).map((character, i, all): [number, number] => [
+    character,
+    all[i % 2 === 0 ? i + 1 : i - 1],
+  ]),
+);
+
+const patterns = {
+  rightToLeft:
+    /[\p{Script=Hebrew}\p{Script=Arabic}\p{Script=Syriac}\p{Script=Thaana}\p{Script=Nko}\p{Script=Adlam}]/u,
+  arabic: /\p{Script=Arabic}/u,
+  thai: /\p{Script=Thai}/u,
+  marks: /\p{Mn}/u,
+  /** Scripts whose syllables are put in order and shaped. */
+  complex:
+    /[\p{Script=Arabic}\p{Script=Syriac}\p{Script=Mongolian}\p{Script=Nko}\p{Script=Devanagari}\p{Script=Bengali}\p{Script=Gurmukhi}\p{Script=Gujarati}\p{Script=Oriya}\p{Script=Tamil}\p{Script=Telugu}\p{Script=Kannada}\p{Script=Malayalam}\p{Script=Sinhala}\p{Script=Khmer}\p{Script=Myanmar}\p{Script=Tibetan}\p{Script=Balinese}\p{Script=Javanese}\p{Script=Tai_Tham}\p{Script=Cham}\p{Script=Chakma}\p{Script=Sundanese}\p{Script=Meetei_Mayek}]/u,
+} as const;
+
+type Present = Record<keyof typeof patterns, boolean>;
+
+/** What kinds of text the characters make. */
+function scriptsPresent(characters: readonly number[]): Present {
+  const found = { rightToLeft: false, arabic: false, thai: false, marks: false, complex: false };
+  for (const character of characters) {
+    if (character < 0x300) continue;
+    const text = String.fromCodePoint(character);
+    for (const key of Object.keys(patterns) as (keyof typeof patterns)[]) {
+      if (!found[key] && patterns[key].test(text)) found[key] = true;
+    }
+    if (Object.values(found).every(Boolean)) break;
+  }
+  return found;
+}
+
+/** Letters in their joined forms, which old fonts map instead of substituting glyphs. */
+function addPresentationForms(
+  wanted: CodePointSet,
+  available: CodePointSet,
+  add: (codePoint: number) => void,
+): void {
+  for (const [first, last] of [
+    [0xfb50, 0xfdff],
+    [0xfe70, 0xfeff],
+  ]) {
+    for (let form = first; form <= last; form++) {
+      if (!available.has(form)) continue;
+      const letters = codePoints(String.fromCodePoint(form).normalize('NFKD')).filter((c) => c !== 0x20);
+      if (letters.every((letter) => wanted.has(letter))) add(form);
+    }
+  }
+}
+
+/** Composed characters of the font whose parts are all there; browsers put them together. */
+function addComposed(
+  available: CodePointSet,
+  has: (codePoint: number) => boolean,
+  add: (codePoint: number) => void,
+): void {
+  for (const [first, last] of available.ranges()) {
+    for (let character = Math.max(first, 0xc0); character <= last; character++) {
+      if (character >= 0x3400 && character <= 0xd7ff) continue; // ideographs and Hangul syllables
+      const parts = partsOf(character);
+      if (parts.length < 2 || !parts.every(has)) continue;
+      const text = String.fromCodePoint(character);
+      if (text.normalize('NFC') === text) add(character);
+    }
+  }
+}

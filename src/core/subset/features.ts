@@ -1,0 +1,25 @@
+import { isAppliedByDefault } from '../../data/feature-names.js';
+import type { CodePointSet } from '../text/code-point-set.js';
+
+/** Features by tag: those to keep and those to leave out, beside what browsers apply without being asked; or all. */
+export type FeatureChoice = 'all' | { keep: readonly string[]; leave: readonly string[] };
+
+const fractionSlash = 0x2044;
+/** Applied around a fraction slash. */
+const fractionFeatures = ['frac', 'numr', 'dnom'];
+/** Applied in vertical text. */
+const verticalFeatures = ['vert', 'vrt2'];
+/** Named by old fonts for what is applied everywhere. */
+const alwaysApplied = ['rand', 'Harf', 'HARF', 'Buzz', 'BUZZ'];
+
+/** @returns whether a feature stays, by its tag */
+export function isWantedFeature(
+  choice: FeatureChoice = { keep: [], leave: [] },
+  characters: CodePointSet,
+): (tag: string) => boolean {
+  if (choice === 'all') return () => true;
+  const keep = new Set([...choice.keep, ...alwaysApplied, ...verticalFeatures]);
+  if (characters.has(fractionSlash)) for (const tag of fractionFeatures) keep.add(tag);
+  const leave = new Set(choice.leave);
+  return (tag) => !leave.has(tag) && (keep.has(tag) || isAppliedByDefault(tag));
+}

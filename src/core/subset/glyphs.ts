@@ -1,0 +1,75 @@
+// OpenType: which glyphs a set of characters needs
+
+import { closeOverSubstitutions } from '../layout/closure.js';
+import { lookupsOfFeatures } from '../layout/kept-layout.js';
+import type { LayoutTable } from '../layout/layout-table.js';
+import type { Font } from '../sfnt/font.js';
+import { cmap, glyf, maxp } from '../tables/index.js';
+import { Reader } from '../bytes/reader.js';
+import type { CodePointSet } from '../text/code-point-set.js';
+
+/** A character with its glyph. */
+export type Mapping = readonly [codePoint: number, glyphId: number];
+
+/** The glyph of each wanted character that the font has, ascending. */
+export function mappingsFor(font: Font, characters: CodePointSet): Mapping[] {
+  const subtable = cmap.unicodeSubtable(font.table(cmap));
+  const { numGlyphs } = font.table(maxp);
+  const mappings: Mapping[] = [];
+  if (!subtable) return mappings;
+  for (const [first, last] of characters.ranges()) {
+    for (let codePoint = first; codePoint <= last; codePoint++) {
+      const glyphId = cmap.glyphIdIn(subtable, codePoint);
+      if (glyphId !== 0 && glyphId < numGlyphs) mappings.push([codePoint, glyphId]);
+    }
+  }
+  return mappings;
+}
+
+/**
+ * All glyphs that text of these characters may come to: by substitution, and as parts of composite glyphs.
+ *
+ * @param characters also those that only variation sequences are made of
+ * @returns ascending, with glyph 0
+ */
+export function glyphsFor(
+  font: Font,
+  mappings: readonly Mapping[],
+  characters: CodePointSet,
+  gsub: LayoutTable | undefined,
+  isWanted: (tag: string) => boolean,
+): number[] {
+  const { numGlyphs } = font.table(maxp);
+  const glyphs = new Set([0, ...mappings.map(([, glyphId]) => glyphId)]);
+  for (const glyphId of sequenceGlyphs(font, characters)) glyphs.add(glyphId);
+  if (gsub) closeOverSubstitutions(gsub, glyphs, lookupsOfFeatures(gsub, isWanted));
+  for (const glyphId of glyphs) if (glyphId >= numGlyphs) glyphs.delete(glyphId);
+  if (font.has('glyf')) addComponents(font.table(glyf), glyphs);
+  return [...glyphs].sort((a, b) => a - b);
+}
+
+/** Variation sequences of which both characters are wanted. */
+function* sequenceGlyphs(font: Font, characters: CodePointSet): Generator<number> {
+  for (const { subtable } of font.table(cmap).encodingRecords) {
+    if (subtable.format !== 14) continue;
+    for (const { varSelector, nonDefaultUVS } of subtable.varSelectors) {
+      if (!nonDefaultUVS || !characters.has(varSelector)) continue;
+      for (let i = 0; i < nonDefaultUVS.length; i += 2) {
+        if (characters.has(nonDefaultUVS[i])) yield nonDefaultUVS[i + 1];
+      }
+    }
+  }
+}
+
+function addComponents(table: glyf.Glyf, glyphs: Set<number>): void {
+  const count = table.offsets.length - 1;
+  // A set hands out what is added to it on the way, so components of components are met too.
+  for (const glyphId of glyphs) {
+    if (glyphId >= count) continue;
+    const record = glyf.recordOf(table, glyphId);
+    if (record.length < 2 || record[0] < 0x80) continue; // numberOfContours isn't negative
+    const glyph = glyf.parseGlyph(new Reader(record, glyf.tag, table.offsets[glyphId]), glyphId);
+    if (glyph?.kind !== 'composite') continue;
+    for (const { glyphIndex } of glyph.components) if (glyphIndex < count) glyphs.add(glyphIndex);
+  }
+}

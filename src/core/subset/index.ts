@@ -1,0 +1,230 @@
+/**
+ * From any font to a smaller one that draws the wanted text as the whole one does: `subsetFont`.
+ */
+import { DenseGlyphError } from '../errors.js';
+import { GlyphMap } from '../layout/glyph-map.js';
+import { readLayoutTable, type LayoutTable } from '../layout/layout-table.js';
+import { fontOf, type Font } from '../sfnt/font.js';
+import { cmap, head, maxp, os2, post } from '../tables/index.js';
+import { CodePointSet } from '../text/code-point-set.js';
+import { keptCmap } from './character-map.js';
+import { companionsOf } from './companions.js';
+import { isWantedFeature, type FeatureChoice } from './features.js';
+import { glyphsFor, mappingsFor, type Mapping } from './glyphs.js';
+import { keptBase, keptKern, keptLayoutTables, kernsEverywhere } from './layout.js';
+import { keptMetrics, keptVerticalOrigins } from './metrics.js';
+import { keptName, keptOs2 } from './names.js';
+import { instructionTables, keptGlyf, keptMaxp } from './outlines.js';
+import { keptGvar, keptMetricVariations } from './variations.js';
+
+export interface SubsetOptions {
+  /** What text will be made of. */
+  characters: CodePointSet;
+  /** Features beside those that browsers apply without being asked, or all of them. */
+  features?: FeatureChoice;
+  /** Whether instructions for the pixel grid stay. */
+  hinting?: 'keep' | 'drop';
+}
+
+export interface Subset {
+  font: Font;
+  characters: {
+    /** Wanted and there, ascending. */
+    had: number[];
+    missing: number[];
+    /** Not wanted, but drawn by browsers in place of wanted ones. */
+    companions: number[];
+  };
+  glyphs: { before: number; after: number };
+  /** Tags of features that still do something, and of those that aren't wanted. */
+  features: { kept: string[]; left: string[] };
+  /** Bytes of each table, the largest first. */
+  tables: { tag: string; before: number; after: number }[];
+  /** What was left out and why, beyond glyphs, names and features. */
+  dropped: string[];
+}
+
+/**
+ * @throws DenseGlyphError `subset-impossible` for fonts whose glyph numbers are used where they can't be changed,
+ *   `characters-missing` where none of the characters is there, `table-missing`, `table-damaged`
+ */
+export function subsetFont(font: Font, options: SubsetOptions): Subset {
+  refuseUnknown(font);
+  const hinted = options.hinting === 'keep';
+  const gsub = readLayoutTable(font, 'GSUB');
+  const gpos = readLayoutTable(font, 'GPOS');
+  const { characters, had, missing, companions } = charactersOf(font, options.characters, gsub);
+  const isWanted = isWantedFeature(options.features, characters);
+  const mappings = mappingsFor(font, characters);
+  if (mappings.length === 0) {
+    throw new DenseGlyphError('characters-missing', 'the font has none of the characters that are asked for');
+  }
+  const oldIds = glyphsFor(font, mappings, characters, gsub, isWanted);
+  const map = new GlyphMap(oldIds, font.table(maxp).numGlyphs);
+  const tables = new Map<string, Uint8Array>();
+  const dropped: string[] = [];
+  const features: string[] = [];
+  writeTables({ font, map, hinted, mappings, characters, gsub, gpos, isWanted, tables, dropped, features });
+  const ordered = new Map(font.tags.flatMap((tag) => (tables.has(tag) ? [[tag, tables.get(tag)!]] : [])));
+  return {
+    font: fontOf(font.flavour, ordered),
+    characters: { had, missing, companions },
+    glyphs: { before: font.table(maxp).numGlyphs, after: map.size },
+    features: { kept: features, left: unwantedFeatures([gsub, gpos], isWanted) },
+    tables: font.tags
+      .map((tag) => ({
+        tag: tag.trim(),
+        before: font.bytesOf(tag).length,
+        after: tables.get(tag)?.length ?? 0,
+      }))
+      .sort((a, b) => b.before - a.before),
+    dropped,
+  };
+}
+
+/** Tables that name glyphs and aren't renumbered yet; without them the text would look different. */
+const refused: Readonly<Record<string, string>> = {
+  COLR: 'its glyphs have colours (COLR)',
+  'SVG ': 'its glyphs are pictures (SVG)',
+  CBDT: 'its glyphs are pictures (CBDT)',
+  sbix: 'its glyphs are pictures (sbix)',
+  CFF2: 'its outlines are variable CFF outlines (CFF2)',
+};
+
+function refuseUnknown(font: Font): void {
+  for (const [tag, reason] of Object.entries(refused)) {
+    if (!font.has(tag)) continue;
+    throw new DenseGlyphError('subset-impossible', `${reason}, which cannot be cut down yet`);
+  }
+  if (!font.has('glyf') && !font.has('CFF ')) {
+    throw new DenseGlyphError('subset-impossible', 'it has no outlines to cut down');
+  }
+  if (font.has('morx') && !font.has('GSUB')) {
+    throw new DenseGlyphError(
+      'subset-impossible',
+      'it forms its glyphs with a table for one system only (morx)',
+    );
+  }
+}
+
+function charactersOf(font: Font, wanted: CodePointSet, gsub: LayoutTable | undefined) {
+  const available = new CodePointSet();
+  cmap.eachRangeOf(font.table(cmap), (first, last) => available.addRange(first, last));
+  const [had, missing]: [number[], number[]] = [[], []];
+  for (const [first, last] of wanted.ranges()) {
+    for (let c = first; c <= last; c++) (available.has(c) ? had : missing).push(c);
+  }
+  const scripts = new Set(gsub?.scripts.map(({ tag }) => tag));
+  const companions = companionsOf(wanted, available, (tag) => scripts.has(tag));
+  const characters = new CodePointSet(companions);
+  for (const [first, last] of wanted.ranges()) characters.addRange(first, last);
+  return { characters, had, missing, companions };
+}
+
+interface Work {
+  font: Font;
+  map: GlyphMap;
+  hinted: boolean;
+  mappings: readonly Mapping[];
+  characters: CodePointSet;
+  gsub: LayoutTable | undefined;
+  gpos: LayoutTable | undefined;
+  isWanted: (tag: string) => boolean;
+  tables: Map<string, Uint8Array>;
+  dropped: string[];
+  /** Tags of those that are left. */
+  features: string[];
+}
+
+/** Tables that hold no glyph numbers. */
+const carried = ['avar', 'fvar', 'STAT', 'MVAR', 'meta'];
+/** Tables whose loss nobody sees in a browser; no word is needed. */
+const silent = ['DSIG', 'FFTM', 'LTSH', 'VDMX', 'hdmx', 'PCLT', 'TTFA', 'GDEF', 'GPOS', 'GSUB', 'JSTF'];
+
+function writeTables(work: Work): void {
+  const { font, map, hinted, mappings, characters, tables, dropped } = work;
+  const put = (written: ReadonlyMap<string, Uint8Array>) => {
+    for (const [tag, bytes] of written) tables.set(tag, bytes);
+  };
+  const { indexToLocFormat, tables: outlines } = keptGlyf(font, map, hinted);
+  put(outlines);
+  tables.set(head.tag, head.serialise({ ...font.table(head), indexToLocFormat }));
+  tables.set(maxp.tag, keptMaxp(font, map, hinted));
+  tables.set(cmap.tag, keptCmap(font, mappings, characters, map));
+  put(keptMetrics(font, 'hhea', 'hmtx', map));
+  if (font.has('vhea') && font.has('vmtx')) put(keptMetrics(font, 'vhea', 'vmtx', map));
+  if (font.has('VORG')) tables.set('VORG', keptVerticalOrigins(font, map));
+  if (font.has(os2.tag)) tables.set(os2.tag, keptOs2(font, mappings));
+  if (font.has('name'))
+    tables.set(
+      'name',
+      keptName(
+        font,
+        [work.gsub, work.gpos].map((t) => onlyWanted(t, work.isWanted)),
+      ),
+    );
+  if (font.has(post.tag)) tables.set(post.tag, withoutNames(font));
+  const layout = keptLayoutTables(font, map, work);
+  put(layout.tables);
+  work.features.push(...layout.features);
+  if (font.has('BASE')) tables.set('BASE', keptBase(font));
+  keepKern(work);
+  for (const tag of carried) if (font.has(tag)) tables.set(tag, font.bytesOf(tag));
+  if (font.has('gvar')) tables.set('gvar', keptGvar(font, map));
+  for (const tag of ['HVAR', 'VVAR'] as const)
+    if (font.has(tag)) tables.set(tag, keptMetricVariations(font, tag, map));
+  keepInstructions(work);
+  for (const tag of font.tags) {
+    if (!tables.has(tag) && !silent.includes(tag) && !instructionTables.includes(tag))
+      dropped.push(leftOut(tag));
+  }
+}
+
+const reasons: Readonly<Record<string, string>> = {
+  kern: 'kern: none of its pairs is left, or GPOS kerns in its place',
+  gasp: 'gasp: smoothing is on at all sizes without instructions',
+  morx: 'morx and its like: GSUB does their work in browsers',
+  mort: 'mort: GSUB does its work in browsers',
+  Silf: 'Silf (Graphite): browsers fall back to GSUB',
+  MATH: 'MATH: formulas in MathML need the whole font',
+  EBDT: 'EBDT: bitmaps for single sizes, which browsers replace by outlines',
+};
+
+const leftOut = (tag: string) => reasons[tag] ?? `${tag.trim()}: not known to be read by a browser`;
+
+function onlyWanted(
+  table: LayoutTable | undefined,
+  isWanted: (tag: string) => boolean,
+): LayoutTable | undefined {
+  return table && { ...table, features: table.features.filter(({ tag }) => isWanted(tag)) };
+}
+
+/** Version 3, without names: no browser needs them. */
+function withoutNames(font: Font): Uint8Array {
+  const { glyphNameIndex: _, stringData: __, rest: ___, ...table } = font.table(post);
+  return post.serialise({ ...table, version: 0x00030000 });
+}
+
+/** Browsers read kern only where GPOS doesn't kern for the script at hand. */
+function keepKern({ font, map, gpos, isWanted, tables }: Work): void {
+  if (!font.has('kern') || !isWanted('kern') || (gpos && kernsEverywhere(gpos))) return;
+  const kern = keptKern(font, map);
+  if (kern) tables.set('kern', kern);
+}
+
+/** One range up to the largest size: greys at all sizes, smooth in both directions (gasp, version 1). */
+const smoothAtAllSizes = Uint8Array.of(0, 1, 0, 1, 0xff, 0xff, 0, 0x0a);
+
+function keepInstructions({ font, hinted, tables }: Work): void {
+  if (hinted) {
+    for (const tag of [...instructionTables, 'gasp']) if (font.has(tag)) tables.set(tag, font.bytesOf(tag));
+  } else if (font.has('gasp')) tables.set('gasp', smoothAtAllSizes);
+}
+
+function unwantedFeatures(
+  layouts: readonly (LayoutTable | undefined)[],
+  isWanted: (tag: string) => boolean,
+): string[] {
+  const tags = layouts.flatMap((layout) => layout?.features.map(({ tag }) => tag) ?? []);
+  return [...new Set(tags)].filter((tag) => !isWanted(tag)).sort();
+}

@@ -1,0 +1,93 @@
+// OpenType: glyf, loca and maxp of the glyphs that stay
+
+import { Reader } from '../bytes/reader.js';
+import { Writer } from '../bytes/writer.js';
+import type { GlyphMap } from '../layout/glyph-map.js';
+import type { Font } from '../sfnt/font.js';
+import { componentFlag, serialiseComponents } from '../tables/glyf-components.js';
+import { glyf, loca, maxp } from '../tables/index.js';
+
+/** Tables of instructions that glyphs share. */
+export const instructionTables = ['fpgm', 'prep', 'cvt ', 'cvar'];
+
+/** glyf and loca, and the format of loca for head. */
+export function keptGlyf(
+  font: Font,
+  map: GlyphMap,
+  hinted: boolean,
+): { tables: Map<string, Uint8Array>; indexToLocFormat: number } {
+  const table = font.table(glyf);
+  const writer = new Writer(map.size * 64);
+  const offsets = new Uint32Array(map.size + 1);
+  map.oldIds.forEach((oldId, newId) => {
+    writer.write(keptRecord(table, oldId, map, hinted)).align(4);
+    offsets[newId + 1] = writer.length;
+  });
+  const indexToLocFormat = writer.length <= loca.maximumShortOffset ? 0 : 1;
+  const tables = new Map([
+    [glyf.tag, writer.bytes()],
+    [loca.tag, loca.serialise({ indexToLocFormat, offsets })],
+  ]);
+  return { tables, indexToLocFormat };
+}
+
+/** A glyph's bytes with its components renumbered, and without instructions where those go. */
+function keptRecord(table: glyf.Glyf, oldId: number, map: GlyphMap, hinted: boolean): Uint8Array {
+  const record = glyf.recordOf(table, oldId);
+  if (record.length < 10) return new Uint8Array(0);
+  const reader = new Reader(record, glyf.tag, table.offsets[oldId]);
+  const numberOfContours = reader.int16();
+  if (numberOfContours === 0) return new Uint8Array(0);
+  if (numberOfContours > 0) return hinted ? record : withoutInstructions(reader, record, numberOfContours);
+  const glyph = glyf.parseGlyph(reader.seek(0), oldId);
+  if (glyph?.kind !== 'composite') return new Uint8Array(0);
+  const components = glyph.components.map((component) => {
+    const glyphIndex = map.newId(component.glyphIndex);
+    if (glyphIndex === undefined) {
+      throw reader.damaged(`glyph ${oldId} is made of glyph ${component.glyphIndex}, which is missing`, 0);
+    }
+    const flags = hinted ? component.flags : component.flags & ~componentFlag.weHaveInstructions;
+    return { ...component, flags, glyphIndex };
+  });
+  const writer = new Writer(record.length).write(record.subarray(0, 10));
+  serialiseComponents(writer, components, hinted ? glyph.instructions : undefined);
+  return writer.bytes();
+}
+
+function withoutInstructions(reader: Reader, record: Uint8Array, numberOfContours: number): Uint8Array {
+  const lengthAt = 10 + numberOfContours * 2;
+  const length = reader.seek(lengthAt).uint16();
+  if (length === 0) return record;
+  reader.skip(length);
+  return new Writer(record.length)
+    .write(record.subarray(0, lengthAt))
+    .uint16(0)
+    .write(record.subarray(reader.position))
+    .bytes();
+}
+
+/** Limits stay as bounds for what is left; those of instructions go with them. */
+export function keptMaxp(font: Font, map: GlyphMap, hinted: boolean): Uint8Array {
+  const { version, limits } = font.table(maxp);
+  const kept = limits && !hinted ? { ...maxp.limitsWithoutInstructions, ...outlineLimits(limits) } : limits;
+  return maxp.serialise({ version, numGlyphs: map.size, ...(kept ? { limits: kept } : {}) });
+}
+
+function outlineLimits(limits: maxp.TrueTypeLimits): Partial<maxp.TrueTypeLimits> {
+  const {
+    maxPoints,
+    maxContours,
+    maxCompositePoints,
+    maxCompositeContours,
+    maxComponentElements,
+    maxComponentDepth,
+  } = limits;
+  return {
+    maxPoints,
+    maxContours,
+    maxCompositePoints,
+    maxCompositeContours,
+    maxComponentElements,
+    maxComponentDepth,
+  };
+}

@@ -1,0 +1,58 @@
+import { openFonts, writeFont, type FontFormat } from '../core/containers/index.js';
+import { inFile } from '../core/errors.js';
+import type { Font } from '../core/sfnt/font.js';
+import { forbidsSubsetting, licenceOf } from '../core/sfnt/licence.js';
+import { recogniseLicence } from '../core/sfnt/open-licences.js';
+import { subsetFont, type Subset, type SubsetOptions } from '../core/subset/index.js';
+import { CodePointSet } from '../core/text/code-point-set.js';
+
+/** One face to cut down; plain data, so that a worker can do it. */
+export interface SubsetTask {
+  /** As the user would write it. */
+  path: string;
+  bytes: Uint8Array;
+  /** Which face of a collection, from 0. */
+  face: number;
+  formats: readonly FontFormat[];
+  /** First and last code points. */
+  characters: readonly (readonly [number, number])[];
+  features: SubsetOptions['features'];
+  hinting: 'keep' | 'drop';
+}
+
+export interface SubsetFile extends Omit<Subset, 'font'> {
+  outputs: { format: FontFormat; bytes: Uint8Array; dropped: string[] }[];
+  /** What the font's licence says against cutting it down, or against its use. */
+  legal: string[];
+}
+
+/** @throws DenseGlyphError with the file named */
+export function makeSubset(task: SubsetTask): SubsetFile {
+  const characters = new CodePointSet();
+  for (const [first, last] of task.characters) characters.addRange(first, last);
+  return inFile(task.path, () => {
+    const { font } = openFonts(task.bytes)[task.face];
+    const { font: small, ...about } = subsetFont(font, {
+      characters,
+      hinting: task.hinting,
+      ...(task.features ? { features: task.features } : {}),
+    });
+    const outputs = task.formats.map((format) => ({ format, ...writeFont(small, format) }));
+    return { ...about, outputs, legal: legalWords(font) };
+  });
+}
+
+function legalWords(font: Font): string[] {
+  const { restricted, embedding, ...stated } = licenceOf(font);
+  const words: string[] = [];
+  if (restricted) words.push(`the file allows ${embedding}`);
+  if (forbidsSubsetting(font)) words.push('its licence bits forbid cutting it down (fsType, bit 8)');
+  const texts = [stated.licence, stated.licenceUrl, stated.copyright].filter((text) => text !== undefined);
+  const names = recogniseLicence(texts)?.reservedFontNames;
+  if (names) {
+    words.push(
+      `a font that was cut down may bear the reserved name ${names.join(', ')} only if its owner agrees (OFL, 3)`,
+    );
+  }
+  return words;
+}
