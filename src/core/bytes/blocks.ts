@@ -17,6 +17,11 @@ interface Link {
 export class Block extends Writer {
   readonly links: Link[] = [];
 
+  /** @param capacity bytes to reserve at first; most pieces are small */
+  constructor(capacity = 24) {
+    super(capacity);
+  }
+
   /** An offset of 16 bits; 0 without a target. */
   offset16(target: Block | undefined): this {
     if (target) this.links.push({ at: this.length, size: 2, target });

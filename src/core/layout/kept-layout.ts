@@ -48,12 +48,14 @@ export function lookupsOfFeatures(table: LayoutTable, isWanted: (tag: string) =>
 /**
  * @param map the glyphs that stay
  * @param isWanted which features stay, by tag
+ * @param scriptsMatter whether the scripts stay where no feature does
  * @returns undefined where nothing is left of the table
  */
 export function keptLayout(
   table: LayoutTable,
   map: GlyphMap,
   isWanted: (tag: string) => boolean,
+  scriptsMatter: boolean,
 ): KeptLayout | undefined {
   const lookups = keptLookups(table, map, isWanted);
   const lookupNumbers = new Map([...lookups.keys()].map((old, i) => [old, i]));
@@ -80,7 +82,7 @@ export function keptLayout(
     featureNumbers.set(i, same ?? features.push({ ...feature, lookups: kept }) - 1);
     if (same === undefined) alike.set(key, features.length - 1);
   });
-  if (features.length === 0) return undefined;
+  if (features.length === 0 && !scriptsMatter) return undefined;
   return {
     tag: table.tag,
     scripts: table.scripts.map((script) => keptScript(script, featureNumbers)),

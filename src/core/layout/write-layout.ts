@@ -35,22 +35,38 @@ const maximumRounds = 64;
  * @throws DenseGlyphError `value-unwritable` where all of that isn't enough
  */
 export function writeLayout(layout: KeptLayout, options: LayoutWriteOptions): Uint8Array {
-  let lookups = layout.lookups;
-  let extended = 0;
+  let { lookups } = layout;
   for (let round = 0; round < maximumRounds; round++) {
-    const { root, sizes } = build({ ...layout, lookups }, options, extended);
-    let packed = packBlocks(root);
-    if (extended >= lookups.length) packed = unshared(root, packed);
-    if (packed.bytes) return packed.bytes;
-    if (extended < lookups.length) {
-      extended = Math.min(lookups.length, Math.max(1, extended * 2));
-      continue;
+    const written = writeSubtables({ ...layout, lookups }, options);
+    const sizes = written.subtables.map((blocks) => sizeOf(blocks));
+    for (let extended = tooMany(sizes); ; extended = Math.min(lookups.length, extended * 2 + 1)) {
+      const root = tableBlock({ ...layout, lookups }, written, largest(sizes, extended));
+      let packed = packBlocks(root);
+      if (extended >= lookups.length) packed = unshared(root, packed);
+      if (packed.bytes) return packed.bytes;
+      if (extended >= lookups.length) break;
     }
-    const split = lookups.map((lookup, i) => (sizes[i] > 0xffff ? splitLookup(lookup) : lookup));
+    const split = lookups.map((lookup, i) => (sizes[i] > maximumOffset ? splitLookup(lookup) : lookup));
     if (split.every((lookup, i) => lookup === lookups[i])) break;
     lookups = split;
   }
   throw new DenseGlyphError('value-unwritable', `${layout.tag} has grown too large for its offsets`);
+}
+
+const maximumOffset = 0xffff;
+
+/** How many lookups, the largest first, have to go out of the reach of 16 bits so that the others fit into it. */
+function tooMany(sizes: readonly number[]): number {
+  let size = sizes.reduce((sum, one) => sum + one, 0);
+  const sorted = [...sizes].sort((a, b) => b - a);
+  let count = 0;
+  while (count < sorted.length && size > maximumOffset) size -= sorted[count++];
+  return count;
+}
+
+function largest(sizes: readonly number[], count: number): ReadonlySet<number> {
+  const bySize = sizes.map((_, i) => i).sort((a, b) => sizes[b] - sizes[a]);
+  return new Set(bySize.slice(0, count));
 }
 
 function splitLookup(lookup: Lookup): Lookup {
@@ -60,25 +76,32 @@ function splitLookup(lookup: Lookup): Lookup {
   return subtables.length === lookup.subtables.length ? lookup : { ...lookup, subtables };
 }
 
-/** @param extended how many lookups, the largest first, get offsets of 32 bits */
-function build(
-  layout: KeptLayout,
-  options: LayoutWriteOptions,
-  extended: number,
-): { root: Block; sizes: number[] } {
+/** The subtables of each lookup, and what keeps equal pieces one. */
+interface WrittenSubtables {
+  store: BlockStore;
+  subtables: Block[][];
+}
+
+function writeSubtables(layout: KeptLayout, options: LayoutWriteOptions): WrittenSubtables {
   const store = new BlockStore();
   const context: PositioningContext = { ...options, store };
-  const written = layout.lookups.map((lookup) =>
+  const subtables = layout.lookups.map((lookup) =>
     lookup.subtables.map((subtable, i) =>
       writeSubtable(subtable, i === lookup.subtables.length - 1, layout, context),
     ),
   );
-  const sizes = written.map((blocks) => sizeOf(blocks));
-  const bySize = sizes.map((_, i) => i).sort((a, b) => sizes[b] - sizes[a]);
-  const large = new Set(bySize.slice(0, extended));
+  return { store, subtables };
+}
+
+/** @param extended the lookups that get offsets of 32 bits */
+function tableBlock(
+  layout: KeptLayout,
+  { store, subtables }: WrittenSubtables,
+  extended: ReadonlySet<number>,
+): Block {
   const lookupList = new Block().uint16(layout.lookups.length);
   layout.lookups.forEach((lookup, i) => {
-    lookupList.offset16(store.keep(lookupBlock(lookup, written[i], large.has(i), layout, store)));
+    lookupList.offset16(store.keep(lookupBlock(lookup, subtables[i], extended.has(i), layout, store)));
   });
   const variations = writeFeatureVariations(layout.featureVariations, store);
   const root = new Block(14).uint16(1).uint16(variations ? 1 : 0);
@@ -86,8 +109,7 @@ function build(
     .offset16(scriptList(layout.scripts, store))
     .offset16(featureList(layout.features, store))
     .offset16(lookupList);
-  if (variations) root.offset32(variations);
-  return { root, sizes };
+  return variations ? root.offset32(variations) : root;
 }
 
 function lookupBlock(

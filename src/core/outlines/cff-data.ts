@@ -1,6 +1,7 @@
 // Adobe Technical Note 5176, sections 4 (DICT) and 5 (INDEX); OpenType: CFF2, sections 5 and 6
 
 import type { Reader } from '../bytes/reader.js';
+import { Writer } from '../bytes/writer.js';
 
 /** Objects of any length, one after the other; read when they are asked for. */
 export interface CffIndex {
@@ -68,6 +69,7 @@ export const operator = {
   vstore: 24,
   blueValues: 6,
   fontMatrix: 1207,
+  cidCount: 1234,
   ros: 1230,
   fdArray: 1236,
   fdSelect: 1237,
@@ -98,6 +100,58 @@ export function readDict(reader: Reader): CffDict {
     }
   }
   return entries;
+}
+
+/**
+ * The operands of each operator as bytes, for those who write a DICT anew.
+ *
+ * @param reader of the DICT alone
+ */
+export function readRawDict(reader: Reader): Map<number, Uint8Array> {
+  const entries = new Map<number, Uint8Array>();
+  let start = 0;
+  while (reader.remaining > 0) {
+    const { position } = reader;
+    const byte = reader.uint8();
+    if (byte > 27) {
+      readOperand(reader, byte);
+      continue;
+    }
+    const key = byte === 12 ? 1200 + reader.uint8() : byte;
+    entries.set(key, reader.bytes.subarray(start, position));
+    start = reader.position;
+  }
+  return entries;
+}
+
+/** A DICT of operators with their operands as bytes; ROS has to come first. */
+export function dictBytes(entries: Iterable<readonly [key: number, operands: Uint8Array]>): Uint8Array {
+  const writer = new Writer(128);
+  for (const [key, operands] of entries) {
+    writer.write(operands);
+    if (key >= 1200) writer.uint8(12).uint8(key - 1200);
+    else writer.uint8(key);
+  }
+  return writer.bytes();
+}
+
+/** A whole number in five bytes, whatever its size, so that offsets can be known before they are written. */
+export const fiveByteOperand = (value: number): Uint8Array => new Writer(5).uint8(29).int32(value).bytes();
+
+/** An INDEX with offsets as short as they can be. */
+export function indexBytes(objects: readonly Uint8Array[]): Uint8Array {
+  const size = objects.reduce((sum, { length }) => sum + length, 0);
+  const writer = new Writer(size + 3 + (objects.length + 1) * 4).uint16(objects.length);
+  if (objects.length === 0) return writer.bytes();
+  const offSize = size + 1 < 0x100 ? 1 : size + 1 < 0x10000 ? 2 : size + 1 < 0x1000000 ? 3 : 4;
+  writer.uint8(offSize);
+  let offset = 1;
+  for (const length of [0, ...objects.map((object) => object.length)]) {
+    offset += length;
+    for (let byte = offSize - 1; byte >= 0; byte--) writer.uint8((offset >>> (byte * 8)) & 0xff);
+  }
+  for (const object of objects) writer.write(object);
+  return writer.bytes();
 }
 
 function readOperand(reader: Reader, byte: number): number {

@@ -5,7 +5,12 @@ import type { DenseGlyphError } from '../errors.js';
 import type { Font } from '../sfnt/font.js';
 import { cffStandardStrings, standardEncodingSid } from '../../data/cff-standard-strings.js';
 import { operator, readDict, readIndex, type CffDict, type CffIndex } from './cff-data.js';
-import { runCharstring, type CharstringContext, type CharstringResult } from './charstring.js';
+import {
+  runCharstring,
+  type CharstringContext,
+  type CharstringObserver,
+  type CharstringResult,
+} from './charstring.js';
 import type { OutlineSink } from './outline.js';
 
 /** The charstrings of a CFF or CFF2 table, and what they need to be drawn. */
@@ -27,12 +32,16 @@ export interface Cff {
   isCid: boolean;
   /** CFF2: how many regions each variation data has. */
   regionCounts?: number[];
+  /** CFF: DICTs as they are stored; plain fonts have no font DICTs beside the Top DICT. */
+  stored?: { name: Uint8Array; topDict: Uint8Array; fontDicts?: CffIndex };
   /** Operators and numbers that are still run; drawing stops when it comes to zero. */
   budget: { operations: number };
 }
 
-interface CffPrivate {
+export interface CffPrivate {
   dict: CffDict;
+  /** The DICT as it is stored. */
+  bytes: Uint8Array;
   subrs?: CffIndex;
 }
 
@@ -68,6 +77,11 @@ function readCff1(bytes: Uint8Array): Cff {
     globalSubrs,
     strings,
     isCid,
+    stored: {
+      name: names.count > 0 ? names.at(0) : new Uint8Array(0),
+      topDict: topDicts.at(0),
+      ...(isCid ? { fontDicts: readIndex(reader, offsetIn(top, operator.fdArray, reader)) } : {}),
+    },
     charset: () => (charset ??= readCharset(reader, top.get(operator.charset)?.[0] ?? 0, charStrings.count)),
     ...(isCid
       ? readFontDicts(reader, top, 2)
@@ -135,10 +149,14 @@ function privatesOf(
 
 function readPrivate(reader: Reader, dict: CffDict, countSize: 2 | 4): CffPrivate {
   const [size, offset] = dict.get(operator.private) ?? [0, 0];
-  if (!size) return { dict: new Map() };
-  const found = readDict(reader.part(offset, size));
+  if (!size) return { dict: new Map(), bytes: new Uint8Array(0) };
+  const part = reader.part(offset, size);
+  const found = readDict(part);
+  const { bytes } = part;
   const subrs = found.get(operator.subrs)?.[0];
-  return subrs ? { dict: found, subrs: readIndex(reader, offset + subrs, countSize) } : { dict: found };
+  return subrs
+    ? { dict: found, bytes, subrs: readIndex(reader, offset + subrs, countSize) }
+    : { dict: found, bytes };
 }
 
 /** Section 13. */
@@ -201,9 +219,15 @@ function readRegionCounts(reader: Reader, offset: number): number[] {
  *
  * @throws DenseGlyphError `table-damaged`
  */
-export function drawCff(cff: Cff, glyphId: number, sink: OutlineSink): CharstringResult {
+export function drawCff(
+  cff: Cff,
+  glyphId: number,
+  sink: OutlineSink,
+  observer?: CharstringObserver,
+): CharstringResult {
   const charstring = cff.charStrings.at(glyphId);
-  return runCharstring(charstring, contextOf(cff, glyphId), sink);
+  const context = contextOf(cff, glyphId);
+  return runCharstring(charstring, observer ? { ...context, observer } : context, sink);
 }
 
 function contextOf(cff: Cff, glyphId: number): CharstringContext {

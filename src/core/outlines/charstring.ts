@@ -3,6 +3,7 @@
 import { DenseGlyphError } from '../errors.js';
 import type { CffIndex } from './cff-data.js';
 import { binaryOperators, unaryOperators } from './charstring-arithmetic.js';
+import { Pen } from './charstring-pen.js';
 import { moved, type OutlineSink } from './outline.js';
 
 /** What a charstring needs of the font around it. */
@@ -18,8 +19,22 @@ export interface CharstringContext {
   budget: { operations: number };
   /** The variation data index that holds where the charstring names none. */
   vsindex: number;
+  /** Is told each number and operator that the charstring comes to, for those who write it anew. */
+  observer?: CharstringObserver;
   /** CFF: draws the glyph of a code in the standard encoding, for accented letters put together by endchar. */
   drawStandard?: (code: number, sink: OutlineSink) => void;
+}
+
+/** Follows a charstring through its subroutines. Places are bytes in `code`, the charstring or a subroutine. */
+export interface CharstringObserver {
+  number(code: Uint8Array, start: number, end: number): void;
+  /**
+   * @param operator two-byte operators as 1200 and the second byte
+   * @param height numbers on the stack
+   */
+  operator(operator: number, code: Uint8Array, start: number, end: number, height: number): void;
+  /** A subroutine that is called next, local or global. @param index without the bias */
+  call(kind: 'local' | 'global', index: number, code: Uint8Array, start: number): void;
 }
 
 /** What a charstring says beside the outline. */
@@ -36,6 +51,9 @@ const maximumDepth = 10;
 const maximumStack = 513;
 /** Subroutines that call each other could multiply; no glyph of a real font needs a hundredth of it. */
 const maximumOperations = 1 << 20;
+
+/** Section 16: what is added to the number of a subroutine. @param count subroutines that there are */
+export const subroutineBias = (count: number): number => (count < 1240 ? 107 : count < 33900 ? 1131 : 32768);
 
 /**
  * Runs a charstring and draws what it draws. A variable charstring draws its default instance.
@@ -59,9 +77,7 @@ class Machine {
   private readonly stack = new Float64Array(maximumStack);
   private height = 0;
   private readonly transient = new Float64Array(32);
-  private x = 0;
-  private y = 0;
-  private open = false;
+  private readonly pen: Pen;
   private ended = false;
   private widthRead: boolean;
   private operations = 0;
@@ -73,6 +89,7 @@ class Machine {
     private readonly context: CharstringContext,
     private readonly sink: OutlineSink,
   ) {
+    this.pen = new Pen(sink);
     this.vsindex = context.vsindex;
     this.widthRead = context.regionCountOf !== undefined; // CFF2 has no widths
   }
@@ -106,58 +123,35 @@ class Machine {
   }
 
   finish(): void {
-    if (this.open) this.sink.closePath();
-    this.open = false;
-  }
-
-  private moveBy(dx: number, dy: number): void {
-    this.finish();
-    this.x += dx;
-    this.y += dy;
-    this.sink.moveTo(this.x, this.y);
-    this.open = true;
-  }
-
-  private lineBy(dx: number, dy: number): void {
-    if (!this.open) this.moveBy(0, 0);
-    this.x += dx;
-    this.y += dy;
-    this.sink.lineTo(this.x, this.y);
-  }
-
-  private curveBy(dx1: number, dy1: number, dx2: number, dy2: number, dx3: number, dy3: number): void {
-    if (!this.open) this.moveBy(0, 0);
-    const c1x = this.x + dx1;
-    const c1y = this.y + dy1;
-    const c2x = c1x + dx2;
-    const c2y = c1y + dy2;
-    this.x = c2x + dx3;
-    this.y = c2y + dy3;
-    this.sink.bezierCurveTo(c1x, c1y, c2x, c2y, this.x, this.y);
+    this.pen.finish();
   }
 
   run(code: Uint8Array, depth: number): void {
     if (depth > maximumDepth) throw this.damaged(`nests subroutines more than ${maximumDepth} deep`);
+    const { observer } = this.context;
     for (let at = 0; at < code.length && !this.ended;) {
       this.at = code.byteOffset + at;
       if (++this.operations > maximumOperations || --this.context.budget.operations < 0)
         throw this.damaged('does not come to an end');
+      const start = at;
       const byte = code[at++];
+      const { height } = this;
       if (byte >= 32 || byte === 28) {
         at = this.pushNumber(code, at, byte);
+        observer?.number(code, start, at);
       } else if (byte === 19 || byte === 20) {
         this.countStems();
         at += (this.stems + 7) >> 3; // hintmask and cntrmask: one bit a stem
+        observer?.operator(byte, code, start, at, height);
       } else if (byte === 11) {
         return;
       } else if (byte === 10 || byte === 29) {
-        this.run(
-          this.subroutine(byte === 10 ? this.context.localSubrs : this.context.globalSubrs),
-          depth + 1,
-        );
+        this.run(this.subroutine(byte === 10 ? 'local' : 'global', code, start), depth + 1);
       } else if (byte === 12) {
+        observer?.operator(1200 + code[at], code, start, at + 1, height);
         this.escaped(code[at++]);
       } else {
+        observer?.operator(byte, code, start, at, height);
         this.operate(byte);
       }
     }
@@ -177,11 +171,14 @@ class Machine {
     return at + size;
   }
 
-  private subroutine(subrs: CffIndex | undefined): Uint8Array {
+  private subroutine(kind: 'local' | 'global', code: Uint8Array, start: number): Uint8Array {
+    const { localSubrs, globalSubrs, observer } = this.context;
+    const subrs = kind === 'local' ? localSubrs : globalSubrs;
     const number = this.pop();
     if (!subrs) throw this.damaged('calls a subroutine of a font without any');
-    const bias = subrs.count < 1240 ? 107 : subrs.count < 33900 ? 1131 : 32768;
-    return subrs.at(number + bias);
+    const index = number + subroutineBias(subrs.count);
+    observer?.call(kind, index, code, start);
+    return subrs.at(index);
   }
 
   private countStems(): void {
@@ -199,13 +196,13 @@ class Machine {
         return this.countStems();
       case 4: // vmoveto
         this.takeWidth(this.height > 1);
-        return this.done(() => this.moveBy(0, this.stack[0]), 1);
+        return this.done(() => this.pen.moveBy(0, this.stack[0]), 1);
       case 21: // rmoveto
         this.takeWidth(this.height > 2);
-        return this.done(() => this.moveBy(this.stack[0], this.stack[1]), 2);
+        return this.done(() => this.pen.moveBy(this.stack[0], this.stack[1]), 2);
       case 22: // hmoveto
         this.takeWidth(this.height > 1);
-        return this.done(() => this.moveBy(this.stack[0], 0), 1);
+        return this.done(() => this.pen.moveBy(this.stack[0], 0), 1);
       case 14: // endchar
         return this.endchar();
       case 15: // vsindex
@@ -214,7 +211,10 @@ class Machine {
       case 16: // blend
         return this.blend();
       default:
-        return this.done(() => this.draw(code));
+        return this.done(() => {
+          if (!this.pen.draw(code, this.stack, this.height))
+            throw this.damaged(`has an operator ${code}, which is not known`);
+        });
     }
   }
 
@@ -249,99 +249,19 @@ class Machine {
     this.height -= deltas;
   }
 
-  private draw(code: number): void {
-    const { stack, height } = this;
-    switch (code) {
-      case 5: // rlineto
-        return this.lines(0, height);
-      case 6: // hlineto
-      case 7: // vlineto
-        for (let i = 0, horizontal = code === 6; i < height; i++, horizontal = !horizontal) {
-          this.lineBy(horizontal ? stack[i] : 0, horizontal ? 0 : stack[i]);
-        }
-        return;
-      case 8: // rrcurveto
-        return this.curves(0, height);
-      case 24: // rcurveline
-        this.curves(0, height - 2);
-        return this.lines(height - 2, height);
-      case 25: // rlinecurve
-        this.lines(0, height - 6);
-        return this.curves(height - 6, height);
-      case 26: // vvcurveto
-        for (let i = height & 1, dx = i ? stack[0] : 0; i + 4 <= height; i += 4, dx = 0) {
-          this.curveBy(dx, stack[i], stack[i + 1], stack[i + 2], 0, stack[i + 3]);
-        }
-        return;
-      case 27: // hhcurveto
-        for (let i = height & 1, dy = i ? stack[0] : 0; i + 4 <= height; i += 4, dy = 0) {
-          this.curveBy(stack[i], dy, stack[i + 1], stack[i + 2], stack[i + 3], 0);
-        }
-        return;
-      case 30: // vhcurveto
-      case 31: // hvcurveto
-        return this.alternatingCurves(code === 31);
-      default:
-        throw this.damaged(`has an operator ${code}, which is not known`);
-    }
-  }
-
-  private lines(from: number, to: number): void {
-    for (let i = Math.max(from, 0); i + 2 <= to; i += 2) this.lineBy(this.stack[i], this.stack[i + 1]);
-  }
-
-  private curves(from: number, to: number): void {
-    const { stack } = this;
-    for (let i = Math.max(from, 0); i + 6 <= to; i += 6) {
-      this.curveBy(stack[i], stack[i + 1], stack[i + 2], stack[i + 3], stack[i + 4], stack[i + 5]);
-    }
-  }
-
-  /** Starts and ends horizontal and vertical in turn; the last curve may have a fifth number. */
-  private alternatingCurves(startsHorizontal: boolean): void {
-    const { stack, height } = this;
-    for (let i = 0, horizontal = startsHorizontal; i + 4 <= height; i += 4, horizontal = !horizontal) {
-      const [first, dx, dy, second] = [stack[i], stack[i + 1], stack[i + 2], stack[i + 3]];
-      const last = height - i === 5 ? stack[i + 4] : 0;
-      if (horizontal) this.curveBy(first, 0, dx, dy, last, second);
-      else this.curveBy(0, first, dx, dy, second, last);
-    }
-  }
-
   private escaped(code: number): void {
     switch (code) {
       case 34: // hflex
-        return this.done(() => this.hflex(), 7);
+        return this.done(() => this.pen.hflex(this.stack), 7);
       case 35: // flex
-        return this.done(() => this.curves(0, 12), 12);
+        return this.done(() => this.pen.curves(this.stack, 0, 12), 12);
       case 36: // hflex1
-        return this.done(() => this.hflex1(), 9);
+        return this.done(() => this.pen.hflex1(this.stack), 9);
       case 37: // flex1
-        return this.done(() => this.flex1(), 11);
+        return this.done(() => this.pen.flex1(this.stack), 11);
       default:
         return this.calculate(code);
     }
-  }
-
-  private hflex(): void {
-    const [dx1, dx2, dy2, dx3, dx4, dx5, dx6] = this.stack;
-    this.curveBy(dx1, 0, dx2, dy2, dx3, 0);
-    this.curveBy(dx4, 0, dx5, -dy2, dx6, 0);
-  }
-
-  private hflex1(): void {
-    const [dx1, dy1, dx2, dy2, dx3, dx4, dx5, dy5, dx6] = this.stack;
-    this.curveBy(dx1, dy1, dx2, dy2, dx3, 0);
-    this.curveBy(dx4, 0, dx5, dy5, dx6, -(dy1 + dy2 + dy5));
-  }
-
-  private flex1(): void {
-    const [dx1, dy1, dx2, dy2, dx3, dy3, dx4, dy4, dx5, dy5, d6] = this.stack;
-    const dx = dx1 + dx2 + dx3 + dx4 + dx5;
-    const dy = dy1 + dy2 + dy3 + dy4 + dy5;
-    const across = Math.abs(dx) > Math.abs(dy);
-    this.curveBy(dx1, dy1, dx2, dy2, dx3, dy3);
-    this.curveBy(dx4, dy4, dx5, dy5, across ? d6 : -dx, across ? -dy : d6);
   }
 
   /** Arithmetic, storage and conditions; old fonts use them, new ones hardly ever. */

@@ -1,5 +1,6 @@
 // Unicode: normalisation and what text shaping puts in place of characters
 
+import { mirroredPairs } from '../../data/mirrored-characters.js';
 import type { CodePointSet } from '../text/code-point-set.js';
 
 /**
@@ -8,12 +9,14 @@ import type { CodePointSet } from '../text/code-point-set.js';
  *
  * @param wanted what the text has; not changed
  * @param available what the font maps
+ * @param present what kinds of text the wanted characters make
  * @param hasShaping whether the font substitutes glyphs for a script, by its OpenType tag
  * @returns those of the font that aren't wanted already, ascending
  */
 export function companionsOf(
   wanted: CodePointSet,
   available: CodePointSet,
+  present: TextKinds,
   hasShaping: (scriptTag: string) => boolean,
 ): number[] {
   const companions = new Set<number>();
@@ -23,11 +26,11 @@ export function companionsOf(
   };
   const characters: number[] = [];
   for (const [first, last] of wanted.ranges()) for (let c = first; c <= last; c++) characters.push(c);
-  const present = scriptsPresent(characters);
   for (const character of characters) {
-    for (const other of othersFor(character, available.has(character), present)) add(other);
+    for (const other of othersFor(character, available, present)) add(other);
   }
-  if (present.complex) for (const character of shapingCharacters) add(character);
+  if (present.complex) for (const character of joiners) add(character);
+  if (present.marks) add(dottedCircle);
   if (present.arabic && !hasShaping('arab')) addPresentationForms(wanted, available, add);
   if (present.thai && !hasShaping('thai')) for (let c = 0xf700; c <= 0xf71a; c++) add(c);
   if (present.marks) addComposed(available, has, add);
@@ -35,10 +38,12 @@ export function companionsOf(
 }
 
 /** What may be drawn in place of one character, or with it. */
-function othersFor(character: number, isThere: boolean, present: Present): number[] {
+function othersFor(character: number, available: CodePointSet, present: TextKinds): number[] {
   const others = [...(alwaysTakenApart[character] ?? [])];
-  if (!isThere) others.push(...replacementsOf(character));
-  else if (present.complex || present.marks) others.push(...partsOf(character));
+  if (!available.has(character)) {
+    const replacements = replacementsOf(character);
+    if (replacements.every((part) => available.has(part))) others.push(...replacements);
+  } else if (present.complex || present.marks) others.push(...partsOf(character));
   const mirror = mirrored.get(character);
   if (present.rightToLeft && mirror !== undefined) others.push(mirror);
   return others;
@@ -86,40 +91,50 @@ const alwaysTakenApart: Readonly<Record<number, readonly number[]>> = {
   0x17c5: [0x17c1],
 };
 
-/** Joiners, and the circle that marks without a letter are drawn on. */
-const shapingCharacters = [0x200c, 0x200d, 0x25cc];
+/** Joiners of scripts whose letters are shaped. */
+const joiners = [0x200c, 0x200d];
+/** Drawn under a mark that has no letter. */
+const dottedCircle = 0x25cc;
 
-const pairs = '()[]{}<>«»‹›≤≥⁅⁆⁽⁾₍₎⟦⟧⟨⟩⟪⟫';
 const mirrored = new Map(
-  codePoints(pairs).map((character, i, all): [number, number] => [
+  codePoints(mirroredPairs).map((character, i, all): [number, number] => [
     character,
     all[i % 2 === 0 ? i + 1 : i - 1],
   ]),
 );
 
-const patterns = {
-  rightToLeft:
-    /[\p{Script=Hebrew}\p{Script=Arabic}\p{Script=Syriac}\p{Script=Thaana}\p{Script=Nko}\p{Script=Adlam}]/u,
-  arabic: /\p{Script=Arabic}/u,
-  thai: /\p{Script=Thai}/u,
-  marks: /\p{Mn}/u,
-  /** Scripts whose syllables are put in order and shaped. */
-  complex:
-    /[\p{Script=Arabic}\p{Script=Syriac}\p{Script=Mongolian}\p{Script=Nko}\p{Script=Devanagari}\p{Script=Bengali}\p{Script=Gurmukhi}\p{Script=Gujarati}\p{Script=Oriya}\p{Script=Tamil}\p{Script=Telugu}\p{Script=Kannada}\p{Script=Malayalam}\p{Script=Sinhala}\p{Script=Khmer}\p{Script=Myanmar}\p{Script=Tibetan}\p{Script=Balinese}\p{Script=Javanese}\p{Script=Tai_Tham}\p{Script=Cham}\p{Script=Chakma}\p{Script=Sundanese}\p{Script=Meetei_Mayek}]/u,
-} as const;
+const mark = /\p{M}/u;
+/** Scripts whose marks are put on letters and nothing more. */
+const plainScripts =
+  /[\p{Script=Common}\p{Script=Inherited}\p{Script=Latin}\p{Script=Greek}\p{Script=Cyrillic}\p{Script=Hebrew}\p{Script=Thai}\p{Script=Lao}\p{Script=Ethiopic}\p{Script=Coptic}\p{Script=Glagolitic}]/u;
+/** Scripts whose letters are joined. */
+const joinedScripts =
+  /[\p{Script=Arabic}\p{Script=Syriac}\p{Script=Mongolian}\p{Script=Nko}\p{Script=Adlam}\p{Script=Mandaic}\p{Script=Manichaean}\p{Script=Phags_Pa}\p{Script=Hanifi_Rohingya}\p{Script=Sogdian}]/u;
+const rightToLeftScripts =
+  /[\p{Script=Hebrew}\p{Script=Arabic}\p{Script=Syriac}\p{Script=Thaana}\p{Script=Nko}\p{Script=Adlam}\p{Script=Samaritan}\p{Script=Mandaic}\p{Script=Hanifi_Rohingya}\p{Script=Yezidi}]/u;
 
-type Present = Record<keyof typeof patterns, boolean>;
+/** What kinds of text there are, each told by a character. */
+const kinds = {
+  rightToLeft: (text: string) => rightToLeftScripts.test(text),
+  arabic: (text: string) => /\p{Script=Arabic}/u.test(text),
+  thai: (text: string) => /\p{Script=Thai}/u.test(text),
+  marks: (text: string) => mark.test(text),
+  /** Letters that change with their neighbours, or syllables that are put in order. */
+  complex: (text: string) => joinedScripts.test(text) || (mark.test(text) && !plainScripts.test(text)),
+};
 
-/** What kinds of text the characters make. */
-function scriptsPresent(characters: readonly number[]): Present {
-  const found = { rightToLeft: false, arabic: false, thai: false, marks: false, complex: false };
-  for (const character of characters) {
-    if (character < 0x300) continue;
-    const text = String.fromCodePoint(character);
-    for (const key of Object.keys(patterns) as (keyof typeof patterns)[]) {
-      if (!found[key] && patterns[key].test(text)) found[key] = true;
+export type TextKinds = Record<keyof typeof kinds, boolean>;
+
+/** What kinds of text characters make. */
+export function textKindsOf(characters: CodePointSet): TextKinds {
+  const found: TextKinds = { rightToLeft: false, arabic: false, thai: false, marks: false, complex: false };
+  const names = Object.keys(kinds) as (keyof typeof kinds)[];
+  for (const [first, last] of characters.ranges()) {
+    for (let character = Math.max(first, 0x300); character <= last; character++) {
+      if (character >= 0x3400 && character <= 0xd7ff) continue; // ideographs and Hangul syllables
+      const text = String.fromCodePoint(character);
+      for (const name of names) found[name] ||= kinds[name](text);
     }
-    if (Object.values(found).every(Boolean)) break;
   }
   return found;
 }

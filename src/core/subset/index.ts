@@ -7,8 +7,9 @@ import { readLayoutTable, type LayoutTable } from '../layout/layout-table.js';
 import { fontOf, type Font } from '../sfnt/font.js';
 import { cmap, head, maxp, os2, post } from '../tables/index.js';
 import { CodePointSet } from '../text/code-point-set.js';
+import { keptCff } from './cff.js';
 import { keptCmap } from './character-map.js';
-import { companionsOf } from './companions.js';
+import { companionsOf, textKindsOf } from './companions.js';
 import { isWantedFeature, type FeatureChoice } from './features.js';
 import { glyphsFor, mappingsFor, type Mapping } from './glyphs.js';
 import { keptBase, keptKern, keptLayoutTables, kernsEverywhere } from './layout.js';
@@ -53,7 +54,7 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
   const hinted = options.hinting === 'keep';
   const gsub = readLayoutTable(font, 'GSUB');
   const gpos = readLayoutTable(font, 'GPOS');
-  const { characters, had, missing, companions } = charactersOf(font, options.characters, gsub);
+  const { characters, had, missing, companions, kinds } = charactersOf(font, options.characters, gsub);
   const isWanted = isWantedFeature(options.features, characters);
   const mappings = mappingsFor(font, characters);
   if (mappings.length === 0) {
@@ -64,7 +65,21 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
   const tables = new Map<string, Uint8Array>();
   const dropped: string[] = [];
   const features: string[] = [];
-  writeTables({ font, map, hinted, mappings, characters, gsub, gpos, isWanted, tables, dropped, features });
+  const scriptsMatter = kinds.marks || kinds.complex || kinds.rightToLeft;
+  writeTables({
+    scriptsMatter,
+    font,
+    map,
+    hinted,
+    mappings,
+    characters,
+    gsub,
+    gpos,
+    isWanted,
+    tables,
+    dropped,
+    features,
+  });
   const ordered = new Map(font.tags.flatMap((tag) => (tables.has(tag) ? [[tag, tables.get(tag)!]] : [])));
   return {
     font: fontOf(font.flavour, ordered),
@@ -115,10 +130,11 @@ function charactersOf(font: Font, wanted: CodePointSet, gsub: LayoutTable | unde
     for (let c = first; c <= last; c++) (available.has(c) ? had : missing).push(c);
   }
   const scripts = new Set(gsub?.scripts.map(({ tag }) => tag));
-  const companions = companionsOf(wanted, available, (tag) => scripts.has(tag));
+  const kinds = textKindsOf(wanted);
+  const companions = companionsOf(wanted, available, kinds, (tag) => scripts.has(tag));
   const characters = new CodePointSet(companions);
   for (const [first, last] of wanted.ranges()) characters.addRange(first, last);
-  return { characters, had, missing, companions };
+  return { characters, had, missing, companions, kinds };
 }
 
 interface Work {
@@ -130,6 +146,7 @@ interface Work {
   gsub: LayoutTable | undefined;
   gpos: LayoutTable | undefined;
   isWanted: (tag: string) => boolean;
+  scriptsMatter: boolean;
   tables: Map<string, Uint8Array>;
   dropped: string[];
   /** Tags of those that are left. */
@@ -146,9 +163,14 @@ function writeTables(work: Work): void {
   const put = (written: ReadonlyMap<string, Uint8Array>) => {
     for (const [tag, bytes] of written) tables.set(tag, bytes);
   };
-  const { indexToLocFormat, tables: outlines } = keptGlyf(font, map, hinted);
-  put(outlines);
-  tables.set(head.tag, head.serialise({ ...font.table(head), indexToLocFormat }));
+  if (font.has('glyf')) {
+    const { indexToLocFormat, tables: outlines } = keptGlyf(font, map, hinted);
+    put(outlines);
+    tables.set(head.tag, head.serialise({ ...font.table(head), indexToLocFormat }));
+  } else {
+    tables.set('CFF ', keptCff(font, map, hinted));
+    tables.set(head.tag, font.bytesOf(head.tag));
+  }
   tables.set(maxp.tag, keptMaxp(font, map, hinted));
   tables.set(cmap.tag, keptCmap(font, mappings, characters, map));
   put(keptMetrics(font, 'hhea', 'hmtx', map));

@@ -15,6 +15,11 @@ export interface LayoutChoice {
   gpos: LayoutTable | undefined;
   /** Which features stay, by tag. */
   isWanted: (tag: string) => boolean;
+  /**
+   * Whether shaping goes by the scripts of these tables even where no feature is left, as it does for marks and for
+   * syllables: without a GPOS, browsers place marks by themselves.
+   */
+  scriptsMatter: boolean;
   /** Whether instructions stay. */
   hinted: boolean;
 }
@@ -28,7 +33,7 @@ export function keptLayoutTables(
   const { isWanted, hinted } = choice;
   const tables = new Map<string, Uint8Array>();
   const layouts = [choice.gsub, choice.gpos].flatMap(
-    (table) => (table && keptLayout(table, map, isWanted)) ?? [],
+    (table) => (table && keptLayout(table, map, isWanted, choice.scriptsMatter)) ?? [],
   );
   const gdef = readGdef(font);
   const kept = gdef && keptGdef(gdef, map);
