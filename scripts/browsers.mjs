@@ -1,4 +1,4 @@
-// Which browsers the tests can drive here, and how to get the missing ones on a Debian-like machine.
+// Which browsers and fonts the tests can use here, and how to get the missing ones on a Debian-like machine.
 import { spawnSync } from 'node:child_process';
 import { existsSync, readdirSync } from 'node:fs';
 import { delimiter, join } from 'node:path';
@@ -42,18 +42,40 @@ export function findMiniBrowser() {
   return undefined;
 }
 
+/** Fonts of many scripts for the tests, each with its Debian package. */
+const fonts = {
+  'NotoSansDevanagari-Regular.ttf': 'fonts-noto-core',
+  'lohit-devanagari/Lohit-Devanagari.ttf': 'fonts-lohit-deva',
+  'Cantarell-Regular.otf': 'fonts-cantarell',
+  'LinLibertine_R.otf': 'fonts-linuxlibertine',
+  'NanumMyeongjo.ttf': 'fonts-nanum',
+};
+const fontFolders = [
+  'truetype/noto',
+  'truetype',
+  'opentype/cantarell',
+  'opentype/linux-libertine',
+  'truetype/nanum',
+].map((folder) => join('/usr/share/fonts', folder));
+
+/** The path of a font that Debian packages, or undefined if it isn't here. */
+export function findFont(file) {
+  return fontFolders.map((folder) => join(folder, file)).find((path) => existsSync(path));
+}
+
 /** Why an engine isn't run, in a sentence. */
 export function missingNote(engine) {
   const { variable, names } = engines[engine];
   return `${engine} is not run: none of ${names.join(', ')} is on PATH; set ${variable} to its path`;
 }
 
-/** Installs the missing ones where apt can be used without asking. */
+/** Installs missing browsers and fonts where apt can be used without asking. */
 export function installBrowsers() {
   const missing = Object.keys(engines).filter((engine) => !findBrowser(engine));
   const packages = missing.map((engine) => engines[engine].package);
   if (!onPath('xvfb-run')) packages.push('xvfb');
   if (!onPath('xauth')) packages.push('xauth');
+  packages.push(...Object.keys(fonts).flatMap((file) => (findFont(file) ? [] : [fonts[file]])));
   if (packages.length === 0) return;
   const asRoot = process.getuid?.() === 0;
   if (asRoot && onPath('apt-get') && existsSync('/etc/debian_version')) {

@@ -12,7 +12,7 @@ import { layoutListsOf } from '#src/core/layout/feature-list.js';
 import { subsetFont } from '#src/core/subset/index.js';
 import { parseUnicodeRanges } from '#src/core/subset/wanted.js';
 import { cmap } from '#src/core/tables/index.js';
-import { CodePointSet } from '#src/core/text/code-point-set.js';
+import type { CodePointSet } from '#src/core/text/code-point-set.js';
 import { isAppliedByDefault } from '#src/data/feature-names.js';
 import { availableEngines } from '../../test/support/engines.js';
 import { Drawings } from './drawings.js';

@@ -31,11 +31,13 @@ const languagesTried = 3;
  * Cuts a font down for each script it covers, and for a handful of its characters, and compares outlines and advances.
  *
  * @param seed of the random texts
+ * @param only the scripts to try (ISO 15924), all if left out
  */
-export function trySubsets(font: Font, seed = 1): SubsetTrial {
+export function trySubsets(font: Font, seed = 1, only?: readonly string[]): SubsetTrial {
   const trial: SubsetTrial = { problems: [], drawings: [], bytes: { before: 0, after: 0 } };
   const random = randomFrom(seed);
   for (const { name, wanted, texts } of wishes(font, random)) {
+    if (only && !only.includes(name)) continue;
     try {
       const subset = subsetFont(font, { characters: wanted });
       const bytes = writeFont(subset.font, 'woff2').bytes;

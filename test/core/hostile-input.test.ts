@@ -11,6 +11,8 @@ import { inspectFont } from '#src/core/inspection/index.js';
 import { Outline, outlinesOf } from '#src/core/outlines/index.js';
 import { fontOf, type Font } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
+import { subsetFont } from '#src/core/subset/index.js';
+import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { tableModules } from '#src/core/tables/index.js';
 import { readArchive } from '#src/kit/archive.js';
 import { zipOf } from '../support/archives.js';
@@ -51,6 +53,10 @@ const cid = withOutlines(
 const blended = charstring(10, 20, 1, 2, 3, 4, 2, op(16), op(21), 5, 50, 60, 1, op(16), op(6));
 const cff2 = withOutlines('CFF2', buildCff2({ charstrings: [blended, blended, blended] }, 2));
 
+const asciiAndGreek = new CodePointSet();
+asciiAndGreek.addRange(0x20, 0x7e);
+asciiAndGreek.addRange(0x370, 0x3ff);
+
 /** Everything that the program reads of a file. */
 function readAll(bytes: Uint8Array, random: () => number): void {
   for (const { font, format } of openFonts(bytes)) {
@@ -60,6 +66,10 @@ function readAll(bytes: Uint8Array, random: () => number): void {
     for (let glyphId = 0; glyphId < Math.min(outlines.glyphCount, 12); glyphId++) {
       outlines.draw(glyphId, new Outline());
       outlines.nameOf(glyphId);
+    }
+    if (!font.has('CFF2') && random() < 0.5) {
+      const hinting = random() < 0.5 ? 'keep' : 'drop';
+      subsetFont(font, { characters: asciiAndGreek, hinting, features: 'all' });
     }
     // Writing reads every table to its end, but takes most of the time.
     if (random() < 0.3)

@@ -10,10 +10,11 @@ import { root } from './paths.js';
 interface BrowserFinder {
   findBrowser: (engine: EngineName) => string | undefined;
   findMiniBrowser: () => string | undefined;
+  findFont: (file: string) => string | undefined;
   missingNote: (engine: EngineName) => string;
 }
 
-const { findBrowser, findMiniBrowser, missingNote } = (await import(
+const { findBrowser, findFont, findMiniBrowser, missingNote } = (await import(
   pathToFileURL(join(root, 'scripts/browsers.mjs')).href
 )) as BrowserFinder;
 
@@ -24,6 +25,8 @@ export interface Engine {
   open(url: string): Promise<void>;
   /** @param body of an async function in the page; what it returns goes through JSON */
   run<Result>(body: string, argument?: unknown): Promise<Result>;
+  /** What the window shows, as a PNG in base64; the same pixels give the same text. */
+  screenshot(): Promise<string>;
   close(): Promise<void>;
 }
 
@@ -37,6 +40,13 @@ export function availableEngines(): EngineName[] {
     process.stderr.write(`${missingNote(name)}\n`);
     return false;
   });
+}
+
+/** The path of a font that the system packages. Where CI is set it has to be here. */
+export function systemFont(file: string): string | undefined {
+  const path = findFont(file);
+  if (!path && process.env.CI) throw new Error(`${file} is not here`);
+  return path;
 }
 
 export function startEngine(name: EngineName): Promise<Engine> {
@@ -62,6 +72,7 @@ async function startPuppeteer(name: 'chromium' | 'firefox'): Promise<Engine> {
       const call = `(async (argument) => { ${body} })(${JSON.stringify(argument ?? null)}).then((r) => JSON.stringify(r ?? null))`;
       return JSON.parse((await page.evaluate(call)) as string) as Result;
     },
+    screenshot: () => page.screenshot({ encoding: 'base64' }),
     close: async () => {
       await browser.close();
       rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
@@ -111,6 +122,7 @@ async function startWebKit(): Promise<Engine> {
   await call('POST', `${session}/timeouts`, { script: 60_000, pageLoad: 60_000 });
   return {
     open: (url) => call('POST', `${session}/url`, { url }),
+    screenshot: () => call<string>('GET', `${session}/screenshot`),
     run: async <Result>(body: string, argument?: unknown) => {
       const script = `const done = arguments[arguments.length - 1];
         (async (argument) => { ${body} })(arguments[0]).then((r) => done(JSON.stringify([r ?? null])), (e) => done(JSON.stringify({ error: String(e) })));`;

@@ -59,6 +59,7 @@ function partsOf(character: number): number[] {
 
 const codePoints = (text: string) => Array.from(text, (c) => c.codePointAt(0)!);
 
+const isIdeograph = (character: number) => character >= 0x3400 && character <= 0x9fff;
 const isHangulSyllable = (character: number) => character >= 0xac00 && character <= 0xd7a3;
 
 /** What is drawn for a character that the font lacks, or that shaping takes apart. */
@@ -131,7 +132,7 @@ export function textKindsOf(characters: CodePointSet): TextKinds {
   const names = Object.keys(kinds) as (keyof typeof kinds)[];
   for (const [first, last] of characters.ranges()) {
     for (let character = Math.max(first, 0x300); character <= last; character++) {
-      if (character >= 0x3400 && character <= 0xd7ff) continue; // ideographs and Hangul syllables
+      if (isIdeograph(character) || isHangulSyllable(character)) continue;
       const text = String.fromCodePoint(character);
       for (const name of names) found[name] ||= kinds[name](text);
     }
@@ -165,7 +166,7 @@ function addComposed(
 ): void {
   for (const [first, last] of available.ranges()) {
     for (let character = Math.max(first, 0xc0); character <= last; character++) {
-      if (character >= 0x3400 && character <= 0xd7ff) continue; // ideographs and Hangul syllables
+      if (isIdeograph(character) || isHangulSyllable(character)) continue;
       const parts = partsOf(character);
       if (parts.length < 2 || !parts.every(has)) continue;
       const text = String.fromCodePoint(character);

@@ -1,0 +1,191 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { openFont, writeFont } from '#src/core/containers/index.js';
+import { subsetFont } from '#src/core/subset/index.js';
+import { CodePointSet } from '#src/core/text/code-point-set.js';
+import { trySubsets } from '../../scripts/corpus/subsets.js';
+import { compareDrawings, type Comparison, type DrawnPair } from '../support/drawings.js';
+import { availableEngines, startEngine, systemFont, type Engine } from '../support/engines.js';
+import { root, sampleFonts } from '../support/paths.js';
+import { LoggingServer } from '../support/server.js';
+
+/** A fixed sample, each in one script; `npm run corpus -- --subsets <folders>` tries any number of fonts in all of theirs. */
+const samples: [name: string, script: string, path: string | undefined][] = [
+  ['Ferrywake Sans', 'Grek', join(sampleFonts, 'FerrywakeSans-Regular.ttf')],
+  ['Lampbuoy Slab, CFF', 'Latn', join(sampleFonts, 'LampbuoySlab-Bold.otf')],
+  ...(
+    [
+      ['Vietnamese and other Latin', 'Latn', 'NotoSans-Regular.ttf'],
+      ['Cyrillic', 'Cyrl', 'NotoSans-Regular.ttf'],
+      ['any characters', 'random', 'NotoSans-Regular.ttf'],
+      ['Arabic', 'Arab', 'NotoNaskhArabic-Regular.ttf'],
+      ['Urdu, sloping', 'Arab', 'NotoNastaliqUrdu-Regular.ttf'],
+      ['Hebrew', 'Hebr', 'NotoSansHebrew-Regular.ttf'],
+      ['Devanagari', 'Deva', 'NotoSansDevanagari-Regular.ttf'],
+      ['Devanagari by another maker', 'Deva', 'lohit-devanagari/Lohit-Devanagari.ttf'],
+      ['Bengali', 'Beng', 'NotoSansBengali-Regular.ttf'],
+      ['Thai', 'Thai', 'NotoSansThai-Regular.ttf'],
+      ['Khmer', 'Khmr', 'NotoSansKhmer-Regular.ttf'],
+      ['Myanmar', 'Mymr', 'NotoSansMyanmar-Regular.ttf'],
+      ['Tibetan', 'Tibt', 'NotoSerifTibetan-Regular.ttf'],
+      ['Meetei Mayek', 'Mtei', 'NotoSansMeeteiMayek-Bold.ttf'],
+      ['Korean', 'Kore', 'NanumMyeongjo.ttf'],
+      ['Cantarell, CFF', 'Latn', 'Cantarell-Regular.otf'],
+      ['Linux Libertine, CFF', 'Grek', 'LinLibertine_R.otf'],
+    ] as const
+  ).map(([name, script, file]): [string, string, string | undefined] => [name, script, systemFont(file)]),
+];
+const present = samples.filter(([, , path]) => path !== undefined) as [string, string, string][];
+
+/** Text that isn't level is drawn as the outlines are, without regard to the pixel grid. */
+const drawing = { sizes: [13, 24, 60], turn: 0.01 };
+
+let folder: string;
+let server: LoggingServer;
+const pairs = new Map<string, { pair: DrawnPair; hinted: DrawnPair; texts: string[] }[]>();
+
+function keep(name: string, bytes: Uint8Array): string {
+  writeFileSync(join(folder, name), bytes);
+  return `/${name}`;
+}
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-subsets-'));
+  for (const [i, [name, script, path]] of present.entries()) {
+    const source = keep(`${i}`, readFileSync(path));
+    const { problems, drawings } = trySubsets(openFont(readFileSync(path)).font, i + 1, [script]);
+    expect([name, problems, drawings.length]).toEqual([name, [], 1]);
+    pairs.set(
+      name,
+      drawings.map((made) => {
+        const pair = { name: made.name, source, descriptors: {}, weights: [400] };
+        return {
+          pair: { ...pair, made: keep(`${i}-${made.name}`, made.bytes) },
+          hinted: { ...pair, made: keep(`${i}-${made.name}-hinted`, made.hinted) },
+          texts: made.texts,
+        };
+      }),
+    );
+  }
+  server = await LoggingServer.start(
+    { '/': `${folder}/` },
+    { '/blank': '<!doctype html><title>blank</title>' },
+  );
+});
+
+afterAll(async () => {
+  await server.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+describe.each(availableEngines())('%s', (engineName) => {
+  let engine: Engine;
+  beforeAll(async () => {
+    engine = await startEngine(engineName);
+    await engine.open(`${server.origin}/blank`);
+  });
+  afterAll(() => engine.close());
+
+  test.each(present.map(([name]) => name))(
+    '%s: text drawn with subsets is that of the whole font',
+    async (name) => {
+      for (const { pair, hinted, texts } of pairs.get(name)!) {
+        // WebKitGTK takes advances from instructions.
+        const drawn = engineName === 'webkit' ? hinted : pair;
+        const [result] = await engine.run<Comparison[]>(compareDrawings, {
+          pairs: [drawn],
+          texts,
+          ...drawing,
+        });
+        expect([pair.name, result.differing]).toEqual([pair.name, []]);
+      }
+    },
+  );
+
+  test('a variable font is the same along its axes', async () => {
+    const variables = [
+      join(sampleFonts, 'FerrywakeSans-Variable.ttf'),
+      join(root, 'node_modules/@ibm/plex-sans-variable/fonts/complete/woff2/IBM Plex Sans Var-Roman.woff2'),
+    ];
+    const texts = ['The last ferry, 21:40 – AVATAR To Wyre?', 'Żółć ďľť ﬁn affix'];
+    const characters = new CodePointSet(Array.from(texts.join(''), (c) => c.codePointAt(0)!));
+    for (const [i, path] of variables.entries()) {
+      const source = readFileSync(path);
+      const hinting = engineName === 'webkit' ? 'keep' : 'drop';
+      const made = writeFont(subsetFont(openFont(source).font, { characters, hinting }).font, 'woff2').bytes;
+      const pair: DrawnPair = {
+        name: path,
+        source: keep(`variable-${i}`, source),
+        made: keep(`variable-${i}-${engineName}`, made),
+        descriptors: { weight: '100 900', stretch: '50% 100%' },
+        weights: [100, 340, 400, 555, 700, 900],
+      };
+      const [result] = await engine.run<Comparison[]>(compareDrawings, { pairs: [pair], texts, ...drawing });
+      expect(result.differing).toEqual([]);
+    }
+  });
+
+  test('features that were asked for do the same when a page turns them on and off', async () => {
+    const path = systemFont('LinLibertine_R.otf') ?? join(sampleFonts, 'FerrywakeSans-Regular.ttf');
+    const text = 'Affix 0123456789 Type Quay 1⁄2 Ägäis';
+    const settings = [
+      'normal',
+      '"smcp"',
+      '"onum", "tnum"',
+      '"liga" 0, "kern" 0',
+      '"dlig", "frac"',
+      '"c2sc", "sups"',
+    ];
+    const characters = new CodePointSet(Array.from(text, (c) => c.codePointAt(0)!));
+    const source = readFileSync(path);
+    const { font } = subsetFont(openFont(source).font, { characters, hinting: 'keep', features: 'all' });
+    const files = [keep('features', source), keep('features-made', writeFont(font, 'woff2').bytes)];
+    const drawn: unknown[][] = [[], []];
+    for (const [i, file] of files.entries()) {
+      await engine.open(`${server.origin}/blank`);
+      for (const setting of settings) {
+        const sum = await engine.run(drawsFeatures[engineName], { file, text, setting });
+        drawn[i].push(sum ?? (await engine.screenshot()));
+      }
+    }
+    settings.forEach((setting, i) => expect([setting, drawn[1][i] === drawn[0][i]]).toEqual([setting, true]));
+    expect(new Set(drawn[0]).size).toBe(settings.length);
+  });
+});
+
+/** A line of text in a font, slightly turned, with features as a page sets them. */
+const showText = `
+  const { file, text, setting } = argument;
+  if (!document.fonts.size) {
+    const face = new FontFace('one', 'url(' + file + ')');
+    await face.load();
+    document.fonts.add(face);
+  }
+  document.body.innerHTML = '<p style="font: 32px one; transform: rotate(.5deg)"></p>';
+  const line = document.querySelector('p');
+  line.textContent = text;
+  line.style.fontFeatureSettings = setting;
+  await document.fonts.ready;
+  await new Promise((done) => setTimeout(done, 60));
+`;
+
+/** The same on a canvas, with features as a font rule sets them; gives a sum over the pixels. */
+const sumText = `
+  const { file, text, setting } = argument;
+  const face = new FontFace('one', 'url(' + file + ')', { featureSettings: setting });
+  await face.load();
+  document.fonts.add(face);
+  const canvas = document.createElement('canvas');
+  canvas.width = 900; canvas.height = 90;
+  const context = canvas.getContext('2d', { willReadFrequently: true });
+  context.rotate(0.01);
+  context.font = '32px one';
+  context.fillText(text, 8, 60);
+  document.fonts.delete(face);
+  return context.getImageData(0, 0, 900, 90).data.reduce((sum, value) => (Math.imul(sum, 31) + value) | 0, 7);
+`;
+
+/** Chromium doesn't know features in font rules; WebKitGTK's driver gives no pictures without a window manager. */
+const drawsFeatures = { chromium: showText, firefox: showText, webkit: sumText } as const;

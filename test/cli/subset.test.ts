@@ -1,0 +1,162 @@
+import { describe, expect, test } from '@jest/globals';
+import { cpSync, existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { openFont } from '#src/core/containers/index.js';
+import { cmap, name, os2 } from '#src/core/tables/index.js';
+import { fontOf } from '#src/core/sfnt/font.js';
+import { writeSfnt } from '#src/core/sfnt/write.js';
+import { cli, inFolder, tree } from '../support/cli.js';
+import { readSample, sampleFonts } from '../support/paths.js';
+
+const sans = 'FerrywakeSans-Regular.ttf';
+const charactersOf = (path: string) =>
+  [...cmap.mappingsOf(openFont(readFileSync(path)).font.table(cmap))]
+    .map(([c]) => String.fromCodePoint(c))
+    .join('');
+
+function withSample<Result>(use: (folder: string) => Promise<Result>): Promise<Result> {
+  return inFolder((folder) => {
+    writeFileSync(join(folder, sans), readSample(sans));
+    return use(folder);
+  });
+}
+
+describe('subset', () => {
+  test('one font: what stayed, what went and why', () =>
+    withSample(async (folder) => {
+      const { code, out, err } = await cli(
+        ['subset', sans, '--languages', 'en,cy', '--chars', '→ж', '--out', 'type'],
+        folder,
+      );
+      expect([code, err]).toEqual([0, '']);
+      for (const line of [
+        /^FerrywakeSans-Regular\.ttf +55\.\d kB +type\/FerrywakeSans-Regular\.woff2 +\d\.\d kB +1\d% +568 +1\d\d$/m,
+        /^Characters +\d+ of \d+ characters asked for are there$/m,
+        /^ +Welsh lacks 8: Ẁ \(U\+1E80\) ẁ/m,
+        /^ +missing 1: ж \(U\+0436\)$/m,
+        /^Tables +\d+\.\d kB → \d+\.\d kB before compression: glyf 31\.5 kB → /m,
+        /^Features +kept calt, kern, liga, mark; left out small capitals \(smcp\), tabular figures/m,
+      ]) {
+        expect(out).toMatch(line);
+      }
+      expect(Math.max(...out.split('\n').map((line) => line.length))).toBeLessThanOrEqual(120);
+      expect(charactersOf(join(folder, 'type/FerrywakeSans-Regular.woff2'))).toContain('→');
+    }));
+
+  test('characters of files, as pages show them', () =>
+    withSample(async (folder) => {
+      const files = {
+        'page.html':
+          '<title>A</title><style>q{}</style><script>z</script><p title="B">&Eacute; <b>C</b>&nbsp;</p>',
+        'notes.md': '# D &amp; *E*',
+        'words.json': '{"kkk": ["F", {"x": "\\u0047"}], "n": 12}',
+        'plain.txt': '\ufeffH\r\n\tI',
+      };
+      for (const [path, text] of Object.entries(files)) writeFileSync(join(folder, path), text);
+      const args = ['subset', sans, '--chars-from', ...Object.keys(files), '--out', 'type', '--json'];
+      const { code, out } = await cli(args, folder);
+      expect(code).toBe(0);
+      expect(charactersOf(join(folder, 'type/FerrywakeSans-Regular.woff2'))).toBe(' #&*;ABCDEFGHIamp\u00a0É');
+      const [subset] = (JSON.parse(out) as { subsets: { outputs: object[]; characters: object }[] }).subsets;
+      expect(subset.outputs).toMatchObject([{ path: 'type/FerrywakeSans-Regular.woff2', format: 'woff2' }]);
+      expect(subset.characters).toMatchObject({ missing: [], companions: [] });
+    }));
+
+  test('many fonts at once, in several formats, the same bytes as one by one', () =>
+    inFolder(async (folder) => {
+      cpSync(sampleFonts, join(folder, 'fonts'), { recursive: true });
+      const args = ['--ranges', 'U+20-7E', '--features', 'tnum, -liga', '--to', 'woff2,woff', '--out'];
+      const { code, out } = await cli(['subset', 'fonts', ...args, 'all'], folder);
+      expect(code).toBe(0);
+      expect(tree(join(folder, 'all'))).toHaveLength(
+        tree(join(folder, 'fonts')).filter((f) => !f.endsWith('.txt')).length * 2,
+      );
+      expect(out).toMatch(/^\d+ faces come to \d+\.\d kB$/m);
+      const one = await cli(['subset', 'fonts/LampbuoySlab-Bold.otf', ...args, 'one', '--quiet'], folder);
+      expect([one.code, one.out]).toEqual([0, '']);
+      for (const path of tree(join(folder, 'one'))) {
+        expect(readFileSync(join(folder, 'all', path))).toEqual(readFileSync(join(folder, 'one', path)));
+      }
+    }));
+
+  test('what licences say against it', () =>
+    inFolder(async (folder) => {
+      const { font } = openFont(readSample(sans));
+      const table = font.table(os2);
+      const names = font.table(name);
+      const reserved =
+        'Copyright 2026 Them, with Reserved Font Name "Ferrywake". SIL Open Font License, Version 1.1';
+      const tables = font
+        .tables()
+        .set('OS/2', os2.serialise({ ...table, fsType: 0x0102 }))
+        .set(
+          'name',
+          name.serialise({
+            ...names,
+            nameRecord: names.nameRecord.map((record) =>
+              record.nameID === 0 ? { ...record, bytes: Buffer.from(reserved, 'utf16le').swap16() } : record,
+            ),
+          }),
+        );
+      writeFileSync(join(folder, 'a.ttf'), writeSfnt(fontOf('truetype', tables)));
+      const { out } = await cli(['subset', 'a.ttf', '--chars', 'a', '--out', 'o'], folder);
+      expect(out).toMatch(
+        /^licence +the file allows no embedding without the owner’s permission, no subsetting$/m,
+      );
+      expect(out).toMatch(/^licence +its licence bits forbid cutting it down \(fsType, bit 8\)$/m);
+      expect(out).toMatch(
+        /^licence +a font that was cut down may bear the reserved name Ferrywake only if its owner/m,
+      );
+    }));
+
+  test.each<[string, string[], number, RegExp]>([
+    ['nothing asked for', ['--out', 'o'], 2, /no characters are asked for; say what to keep with --chars/],
+    ['no folder', ['--chars', 'a'], 2, /--out is missing/],
+    [
+      'a language that is none',
+      ['--languages', 'en,qqx', '--out', 'o'],
+      2,
+      /"qqx" is not a language whose characters/,
+    ],
+    [
+      'a range that is none',
+      ['--ranges', 'U+12-3', '--out', 'o'],
+      2,
+      /"U\+12-3" is not a range of characters/,
+    ],
+    [
+      'a feature that is none',
+      ['--chars', 'a', '--features', 'smallcaps', '--out', 'o'],
+      2,
+      /"smallcaps" is not a feature/,
+    ],
+    [
+      'hinting that is none',
+      ['--chars', 'a', '--hinting', 'auto', '--out', 'o'],
+      2,
+      /--hinting: "auto" means nothing/,
+    ],
+    [
+      'characters that are not there',
+      ['--chars', 'жд', '--out', 'o'],
+      2,
+      /FerrywakeSans-Regular\.ttf: the font has none of the characters/,
+    ],
+    ['a file that is not there', ['--chars-from', 'no.txt', '--out', 'o'], 3, /no\.txt/],
+    ['a file that is not text', ['--chars-from', sans, '--out', 'o'], 3, /it is not text in UTF-8/],
+    [
+      'its own source',
+      ['--chars', 'a', '--to', 'ttf', '--out', '.'],
+      2,
+      /would be written over by FerrywakeSans-Regular\.ttf/,
+    ],
+  ])('%s', (_, args, expected, message) =>
+    withSample(async (folder) => {
+      const { code, out, err } = await cli(['subset', sans, ...args], folder);
+      expect([code, out]).toEqual([expected, '']);
+      expect(err).toMatch(message);
+      expect(err.trim().split('\n')).toHaveLength(1);
+      expect(existsSync(join(folder, 'o'))).toBe(false);
+    }),
+  );
+});

@@ -1,0 +1,666 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { Block, BlockStore, packBlocks } from '#src/core/bytes/blocks.js';
+import { Reader } from '#src/core/bytes/reader.js';
+import { readClassDefinition, writeNeededClassDefinition } from '#src/core/layout/class-definition.js';
+import { closeOverSubstitutions } from '#src/core/layout/closure.js';
+import { readCoverage, writeCoverage } from '#src/core/layout/coverage.js';
+import { GlyphMap } from '#src/core/layout/glyph-map.js';
+import { keptLayout, type KeptLayout } from '#src/core/layout/kept-layout.js';
+import { readLayoutTable, type LayoutTable, type Subtable } from '#src/core/layout/layout-table.js';
+import {
+  keptPairs,
+  pairForms,
+  withoutIdlePairs,
+  type ClassPairs,
+  type PairAdjustment,
+} from '#src/core/layout/pair-adjustment.js';
+import { noValue, type Value } from '#src/core/layout/value-record.js';
+import { writeLayout } from '#src/core/layout/write-layout.js';
+import { fontOf } from '#src/core/sfnt/font.js';
+import {
+  readItemVariationStore,
+  itemVariationStoreBlock,
+  keptDeltaSets,
+} from '#src/core/variations/item-variation-store.js';
+
+const all = () => true;
+const packed = (block: Block) => packBlocks(block).bytes!;
+const everyGlyph = (count: number) =>
+  new GlyphMap(
+    Array.from({ length: count }, (_, i) => i),
+    count,
+  );
+
+/** A table of one feature and the given lookups, all of which the feature applies. */
+function layoutOf(
+  tag: 'GSUB' | 'GPOS',
+  lookups: { type: number; flag?: number; markFilteringSet?: number; subtables: Subtable[] }[],
+  applied = lookups.map((_, i) => i),
+): LayoutTable {
+  const kept: KeptLayout = {
+    tag,
+    scripts: [
+      {
+        tag: 'latn',
+        defaultLanguageSystem: { features: [0] },
+        languageSystems: [{ tag: 'TRK ', system: { required: 0, features: [] } }],
+      },
+    ],
+    features: [{ tag: 'ss01', params: Uint8Array.of(0, 0, 1, 5), lookups: applied }],
+    lookups: lookups.map((lookup) => ({ flag: 0, ...lookup })),
+    lookupNumbers: new Map(lookups.map((_, i) => [i, i])),
+    featureVariations: [
+      {
+        conditions: [{ axisIndex: 0, minimum: 0x2000, maximum: 0x4000 }],
+        substitutions: [{ feature: 0, lookups: [0] }],
+      },
+    ],
+  };
+  const bytes = writeLayout(kept, { hinted: true });
+  return readLayoutTable(fontOf('truetype', new Map([[tag, bytes]])), tag)!;
+}
+
+const value = (xAdvance: number, xPlacement = 0): Value => ({ values: [xPlacement, 0, xAdvance, 0] });
+const sizes = { kind: 'sizes', bytes: Uint8Array.of(0, 12, 0, 13, 0, 2, 0x10, 0) } as const;
+const varied = { kind: 'variation', outerIndex: 1, innerIndex: 2 } as const;
+const nested = [{ sequenceIndex: 1, lookupListIndex: 0 }];
+
+const substitutions: [string, number, Subtable][] = [
+  [
+    'single by a difference',
+    1,
+    {
+      kind: 'single',
+      glyphs: new Map([
+        [3, 13],
+        [4, 14],
+        [9, 19],
+      ]),
+    },
+  ],
+  [
+    'single by a list',
+    1,
+    {
+      kind: 'single',
+      glyphs: new Map([
+        [3, 8],
+        [4, 2],
+      ]),
+    },
+  ],
+  [
+    'multiple, one to nothing',
+    2,
+    {
+      kind: 'multiple',
+      glyphs: new Map([
+        [3, [1, 2, 3]],
+        [5, []],
+      ]),
+    },
+  ],
+  ['alternate', 3, { kind: 'alternate', glyphs: new Map([[3, [7, 8]]]) }],
+  [
+    'ligature',
+    4,
+    {
+      kind: 'ligature',
+      ligatures: new Map([
+        [
+          3,
+          [
+            { glyph: 9, components: [4, 5] },
+            { glyph: 8, components: [4] },
+          ],
+        ],
+      ]),
+    },
+  ],
+  [
+    'context by glyph',
+    5,
+    {
+      kind: 'context',
+      format: 1,
+      chained: false,
+      rules: new Map([[3, [{ backtrack: [], input: [4], lookahead: [], lookups: nested }]]]),
+    },
+  ],
+  [
+    'context by class',
+    5,
+    {
+      kind: 'context',
+      format: 2,
+      chained: false,
+      coverage: [3, 4],
+      backtrackClasses: new Map(),
+      inputClasses: new Map([
+        [3, 1],
+        [4, 2],
+      ]),
+      lookaheadClasses: new Map(),
+      rules: new Map([[1, [{ backtrack: [], input: [2], lookahead: [], lookups: nested }]]]),
+    },
+  ],
+  [
+    'context by coverage',
+    5,
+    {
+      kind: 'context',
+      format: 3,
+      chained: false,
+      backtrack: [],
+      input: [[3, 4], [5]],
+      lookahead: [],
+      lookups: nested,
+    },
+  ],
+  [
+    'chain by glyph',
+    6,
+    {
+      kind: 'context',
+      format: 1,
+      chained: true,
+      rules: new Map([[3, [{ backtrack: [1], input: [4], lookahead: [5, 6], lookups: nested }]]]),
+    },
+  ],
+  [
+    'chain by class',
+    6,
+    {
+      kind: 'context',
+      format: 2,
+      chained: true,
+      coverage: [3],
+      backtrackClasses: new Map([[7, 1]]),
+      inputClasses: new Map([[3, 1]]),
+      lookaheadClasses: new Map([[8, 1]]),
+      rules: new Map([[1, [{ backtrack: [1], input: [], lookahead: [1, 0], lookups: nested }]]]),
+    },
+  ],
+  [
+    'chain by coverage',
+    6,
+    {
+      kind: 'context',
+      format: 3,
+      chained: true,
+      backtrack: [[1]],
+      input: [[3]],
+      lookahead: [[4, 6, 7]],
+      lookups: nested,
+    },
+  ],
+  ['reverse', 8, { kind: 'reverse', backtrack: [[1, 2]], lookahead: [[5]], glyphs: new Map([[3, 4]]) }],
+];
+
+const positionings: [string, number, Subtable][] = [
+  [
+    'one value for all',
+    1,
+    {
+      kind: 'single adjustment',
+      values: new Map([
+        [3, value(-8)],
+        [4, value(-8)],
+      ]),
+    },
+  ],
+  [
+    'values with devices',
+    1,
+    {
+      kind: 'single adjustment',
+      values: new Map([
+        [3, { values: [1, 2, 3, 4], devices: [undefined, sizes, varied, undefined] }],
+        [4, noValue],
+      ]),
+    },
+  ],
+  [
+    'pairs by glyph',
+    2,
+    {
+      kind: 'glyph pairs',
+      consumesSecond: true,
+      pairs: new Map([[3, new Map([[4, { first: value(-20), second: noValue }]])]]),
+    },
+  ],
+  [
+    'pairs by class',
+    2,
+    {
+      kind: 'class pairs',
+      consumesSecond: true,
+      coverage: [3, 4],
+      firstClasses: new Map([[4, 1]]),
+      secondClasses: new Map([[5, 1]]),
+      matrix: [
+        [
+          { first: noValue, second: noValue },
+          { first: value(5), second: value(1, 2) },
+        ],
+        [
+          { first: value(7), second: noValue },
+          { first: noValue, second: noValue },
+        ],
+      ],
+    },
+  ],
+  [
+    'cursive',
+    3,
+    {
+      kind: 'cursive',
+      glyphs: new Map([
+        [3, { entry: { x: 1, y: -2 } }],
+        [4, { exit: { x: 3, y: 4, anchorPoint: 6 } }],
+      ]),
+    },
+  ],
+  [
+    'marks on bases',
+    4,
+    {
+      kind: 'mark to base',
+      classCount: 2,
+      marks: new Map([
+        [8, { markClass: 0, anchor: { x: 1, y: 1 } }],
+        [9, { markClass: 1, anchor: { x: 2, y: 2, devices: [undefined, varied] } }],
+      ]),
+      bases: new Map([[3, [{ x: 5, y: 6 }, undefined]]]),
+    },
+  ],
+  [
+    'marks on ligatures',
+    5,
+    {
+      kind: 'mark to ligature',
+      classCount: 1,
+      marks: new Map([[8, { markClass: 0, anchor: { x: 1, y: 1 } }]]),
+      ligatures: new Map([[3, [[{ x: 5, y: 6 }], [undefined]]]]),
+    },
+  ],
+  [
+    'marks on marks',
+    6,
+    {
+      kind: 'mark to mark',
+      classCount: 1,
+      marks: new Map([[8, { markClass: 0, anchor: { x: 1, y: 1 } }]]),
+      bases: new Map([[9, [{ x: 5, y: 6 }]]]),
+    },
+  ],
+];
+
+describe('lookups come back as they were written', () => {
+  test.each([
+    ...substitutions.map((row) => ['GSUB', ...row] as const),
+    ...positionings.map((row) => ['GPOS', ...row] as const),
+  ])('%s, %s', (tag, _, type, subtable) => {
+    const table = layoutOf(tag, [{ type, flag: 0x11, markFilteringSet: 3, subtables: [subtable] }]);
+    expect(table.lookupAt(0)).toEqual({ type, flag: 0x11, markFilteringSet: 3, subtables: [subtable] });
+    // With all glyphs and features kept, keeping changes nothing, and writing it again doesn't either.
+    const kept = keptLayout(table, everyGlyph(20), all, false)!;
+    expect(kept.features).toEqual([
+      {
+        tag: 'ss01',
+        params: Uint8Array.of(0, 0, 1, 5),
+        lookups: [0],
+      },
+    ]);
+    expect(kept.scripts).toEqual(table.scripts);
+    expect(kept.featureVariations).toEqual(table.featureVariations);
+  });
+
+  test('sets without gaps in their order, whatever their format', () => {
+    const glyphs = fc.uniqueArray(fc.nat(400), { minLength: 1 }).map((list) => list.sort((a, b) => a - b));
+    fc.assert(
+      fc.property(glyphs, fc.nat(5), (list, classes) => {
+        expect(readCoverage(new Reader(packed(writeCoverage(list, new BlockStore())), 'GSUB'), 0)).toEqual(
+          list,
+        );
+        const definition = new Map(list.map((glyph) => [glyph, (glyph % (classes + 1)) + 1]));
+        const block = writeNeededClassDefinition(definition, new BlockStore());
+        expect(readClassDefinition(new Reader(new Uint8Array([0, ...packed(block)]), 'GSUB'), 1)).toEqual(
+          definition,
+        );
+      }),
+    );
+  });
+});
+
+describe('packing', () => {
+  test('equal pieces are stored once, and each offset leads where it should', () => {
+    const store = new BlockStore();
+    const leaf = () => store.keep(new Block().uint16(7));
+    const root = new Block()
+      .offset16(leaf())
+      .offset16(leaf())
+      .offset32(store.keep(new Block().uint16(9)));
+    expect([...packed(root)]).toEqual([0, 8, 0, 8, 0, 0, 0, 10, 0, 7, 0, 9]);
+  });
+
+  test('lookups that lie too far get wide offsets, also when they share pieces', () => {
+    const wide = (from: number): Subtable => ({
+      kind: 'multiple',
+      glyphs: new Map(
+        Array.from({ length: 900 }, (_, i) => [i, Array.from({ length: 20 }, (__, k) => from + i + k)]),
+      ),
+    });
+    const lookups = [0, 1, 900, 0, 1800].map((from) => ({ type: 2, subtables: [wide(from)] }));
+    const table = layoutOf('GSUB', lookups);
+    lookups.forEach((lookup, i) => expect(table.lookupAt(i).subtables).toEqual(lookup.subtables));
+  });
+
+  test('pairs that are too many for one table are split', () => {
+    const seconds = () =>
+      new Map(Array.from({ length: 70 }, (_, i) => [i, { first: value(i + 1), second: noValue }]));
+    const pairs = new Map(
+      Array.from({ length: 400 }, (_, i) => [
+        i,
+        seconds().set(400 + i, { first: value(-1 - i), second: noValue }),
+      ]),
+    );
+    const table = layoutOf('GPOS', [
+      { type: 2, subtables: [{ kind: 'glyph pairs', consumesSecond: true, pairs }] },
+    ]);
+    const { subtables } = table.lookupAt(0);
+    expect(subtables.length).toBeGreaterThan(1);
+    const back = new Map(
+      subtables.flatMap((subtable) => (subtable.kind === 'glyph pairs' ? [...subtable.pairs] : [])),
+    );
+    expect(back).toEqual(pairs);
+  });
+
+  test('pieces that overlap a thousand times over are refused', () => {
+    const bytes = new Uint8Array(60000);
+    const view = new DataView(bytes.buffer);
+    [1, 0, 0, 0, 10].forEach((half, i) => view.setUint16(i * 2, half));
+    view.setUint16(10, 29000);
+    for (let i = 0; i < 29000; i++) view.setUint16(12 + i * 2, 2);
+    const table = readLayoutTable(fontOf('truetype', new Map([['GSUB', bytes]])), 'GSUB')!;
+    expect(() => Array.from({ length: table.lookupCount }, (_, i) => table.lookupAt(i))).toThrow(/GSUB/);
+  });
+});
+
+describe('kerning pairs', () => {
+  const advance = fc.constantFrom(0, 0, -10, 20);
+  const subtable: fc.Arbitrary<ClassPairs> = fc
+    .record({
+      firsts: fc.array(fc.nat(2), { minLength: 12, maxLength: 12 }),
+      seconds: fc.array(fc.nat(2), { minLength: 12, maxLength: 12 }),
+      covered: fc.uniqueArray(fc.nat(11), { minLength: 1 }),
+      matrix: fc.array(fc.array(advance, { minLength: 3, maxLength: 3 }), { minLength: 3, maxLength: 3 }),
+    })
+    .map(({ firsts, seconds, covered, matrix }) => ({
+      kind: 'class pairs',
+      consumesSecond: false,
+      coverage: covered.sort((a, b) => a - b),
+      firstClasses: new Map(firsts.map((c, i) => [i, c] as const).filter(([, c]) => c > 0)),
+      secondClasses: new Map(seconds.map((c, i) => [i, c] as const).filter(([, c]) => c > 0)),
+      matrix: matrix.map((row) => row.map((a) => ({ first: a === 0 ? noValue : value(a), second: noValue }))),
+    }));
+
+  /** What a lookup with this subtable alone does to a pair. */
+  function advanceOf(pairs: PairAdjustment | undefined, first: number, second: number): number {
+    if (!pairs) return 0;
+    if (pairs.kind === 'glyph pairs') return pairs.pairs.get(first)?.get(second)?.first.values[2] ?? 0;
+    if (!pairs.coverage.includes(first)) return 0;
+    const row = pairs.matrix[pairs.firstClasses.get(first) ?? 0];
+    return row[pairs.secondClasses.get(second) ?? 0].first.values[2];
+  }
+
+  test('stay what they are for the glyphs that stay, in every form', () => {
+    fc.assert(
+      fc.property(subtable, fc.uniqueArray(fc.nat(11), { minLength: 1 }), (pairs, kept) => {
+        const map = new GlyphMap(kept, 12);
+        const left = keptPairs(pairs, map);
+        const last = left && withoutIdlePairs(left);
+        const forms = last ? pairForms(last, true) : [undefined];
+        kept.forEach((first, newFirst) =>
+          kept.forEach((second, newSecond) => {
+            for (const form of [left, last, ...forms]) {
+              expect(advanceOf(form, newFirst, newSecond)).toBe(advanceOf(pairs, first, second));
+            }
+          }),
+        );
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  test('a second glyph that is consumed stays so, though nothing moves it', () => {
+    const pairs: PairAdjustment = {
+      kind: 'glyph pairs',
+      consumesSecond: true,
+      pairs: new Map([[1, new Map([[2, { first: noValue, second: noValue }]])]]),
+    };
+    expect(withoutIdlePairs(pairs)).toBe(pairs);
+    const table = layoutOf('GPOS', [{ type: 2, subtables: [pairs] }]);
+    expect(table.lookupAt(0).subtables).toEqual([pairs]);
+  });
+});
+
+describe('closure', () => {
+  const single = (from: number, to: number): Subtable => ({ kind: 'single', glyphs: new Map([[from, to]]) });
+  const closed = (gsub: LayoutTable, glyphs: number[], lookups: number[]) => {
+    const set = new Set(glyphs);
+    closeOverSubstitutions(gsub, set, lookups);
+    return [...set].sort((a, b) => a - b);
+  };
+
+  test.each<[string, Parameters<typeof layoutOf>[1], number[], number[], number[]]>([
+    [
+      'a chain of lookups, against their order',
+      [
+        { type: 1, subtables: [single(2, 3)] },
+        { type: 1, subtables: [single(1, 2)] },
+      ],
+      [0, 1],
+      [1],
+      [1, 2, 3],
+    ],
+    [
+      'a ligature needs all its parts',
+      [
+        {
+          type: 4,
+          subtables: [{ kind: 'ligature', ligatures: new Map([[1, [{ glyph: 8, components: [2, 3] }]]]) }],
+        },
+      ],
+      [0],
+      [1, 2],
+      [1, 2],
+    ],
+    [
+      'a lookup that only a context calls acts at its place alone',
+      [
+        {
+          type: 1,
+          subtables: [
+            {
+              kind: 'single',
+              glyphs: new Map([
+                [1, 11],
+                [2, 12],
+              ]),
+            },
+          ],
+        },
+        {
+          type: 6,
+          subtables: [
+            {
+              kind: 'context',
+              format: 3,
+              chained: true,
+              backtrack: [],
+              input: [[1], [2]],
+              lookahead: [],
+              lookups: [{ sequenceIndex: 1, lookupListIndex: 0 }],
+            },
+          ],
+        },
+      ],
+      [1],
+      [1, 2],
+      [1, 2, 12],
+    ],
+    [
+      'a context whose lookahead is missing',
+      [
+        { type: 1, subtables: [single(1, 9)] },
+        {
+          type: 6,
+          subtables: [
+            {
+              kind: 'context',
+              format: 3,
+              chained: true,
+              backtrack: [],
+              input: [[1]],
+              lookahead: [[5]],
+              lookups: [{ sequenceIndex: 0, lookupListIndex: 0 }],
+            },
+          ],
+        },
+      ],
+      [1],
+      [1],
+      [1],
+    ],
+    [
+      'two lookups at one place: the second meets what the first made',
+      [
+        { type: 1, subtables: [single(1, 2)] },
+        { type: 1, subtables: [single(2, 3)] },
+        {
+          type: 5,
+          subtables: [
+            {
+              kind: 'context',
+              format: 1,
+              chained: false,
+              rules: new Map([
+                [
+                  1,
+                  [
+                    {
+                      backtrack: [],
+                      input: [],
+                      lookahead: [],
+                      lookups: [
+                        { sequenceIndex: 0, lookupListIndex: 0 },
+                        { sequenceIndex: 0, lookupListIndex: 1 },
+                      ],
+                    },
+                  ],
+                ],
+              ]),
+            },
+          ],
+        },
+      ],
+      [2],
+      [1],
+      [1, 2, 3],
+    ],
+    [
+      'a lookup that calls itself comes to an end',
+      [
+        {
+          type: 5,
+          subtables: [
+            {
+              kind: 'context',
+              format: 3,
+              chained: false,
+              backtrack: [],
+              input: [[1]],
+              lookahead: [],
+              lookups: [{ sequenceIndex: 0, lookupListIndex: 0 }],
+            },
+          ],
+        },
+      ],
+      [0],
+      [1],
+      [1],
+    ],
+    [
+      'reverse chaining',
+      [
+        {
+          type: 8,
+          subtables: [{ kind: 'reverse', backtrack: [], lookahead: [[2]], glyphs: new Map([[1, 7]]) }],
+        },
+      ],
+      [0],
+      [1, 2],
+      [1, 2, 7],
+    ],
+  ])('%s', (_, lookups, applied, glyphs, expected) => {
+    expect(closed(layoutOf('GSUB', lookups, applied), glyphs, applied)).toEqual(expected);
+  });
+
+  test('lookups that only decide about others go with them, and rules of classes that are left keep their glyphs', () => {
+    const context: Subtable = {
+      kind: 'context',
+      format: 3,
+      chained: true,
+      backtrack: [],
+      input: [[1]],
+      lookahead: [[2]],
+      lookups: [{ sequenceIndex: 0, lookupListIndex: 0 }],
+    };
+    const gsub = layoutOf(
+      'GSUB',
+      [
+        { type: 1, subtables: [single(1, 9)] },
+        { type: 6, subtables: [context] },
+      ],
+      [1],
+    );
+    expect(keptLayout(gsub, new GlyphMap([0, 1, 2], 20), all, false)).toBeUndefined();
+    expect(keptLayout(gsub, new GlyphMap([0, 1, 2], 20), all, true)).toMatchObject({
+      features: [],
+      lookups: [],
+    });
+    const kept = keptLayout(gsub, new GlyphMap([0, 2, 9, 1], 20), all, false)!;
+    expect(kept.lookups.map(({ subtables }) => subtables)).toEqual([
+      [single(3, 2)],
+      [{ ...context, input: [[3]], lookahead: [[1]] }],
+    ]);
+  });
+});
+
+test('delta sets: those that are used stay, equal ones become one', () => {
+  const store = {
+    axisCount: 1,
+    regions: [Int16Array.of(0, 0x4000, 0x4000), Int16Array.of(-0x4000, -0x4000, 0)],
+    data: [
+      { regionIndexes: [0], rows: [Int32Array.of(5)] },
+      {
+        regionIndexes: [0, 1],
+        rows: [Int32Array.of(0, 70000), Int32Array.of(0, -3), Int32Array.of(0, -3), Int32Array.of(9, 9)],
+      },
+    ],
+  };
+  const { store: kept, moved } = keptDeltaSets(store, new Set([0x10000, 0x10001, 0x10002]));
+  expect(moved).toEqual(
+    new Map([
+      [0x10000, 0],
+      [0x10001, 1],
+      [0x10002, 1],
+    ]),
+  );
+  expect(kept.data).toEqual([{ regionIndexes: [0], rows: [Int32Array.of(70000), Int32Array.of(-3)] }]);
+  expect(kept.regions).toEqual([store.regions[1]]);
+  const bytes = packed(itemVariationStoreBlock(kept));
+  expect(readItemVariationStore(new Reader(bytes, 'HVAR'), 0)).toEqual(kept);
+});

@@ -1,0 +1,410 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { Reader } from '#src/core/bytes/reader.js';
+import { openFont, writeFont } from '#src/core/containers/index.js';
+import { DenseGlyphError } from '#src/core/errors.js';
+import { readLayoutTable } from '#src/core/layout/layout-table.js';
+import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
+import { fontOf, type Font } from '#src/core/sfnt/font.js';
+import { isWantedFeature } from '#src/core/subset/features.js';
+import { glyphsFor, mappingsFor } from '#src/core/subset/glyphs.js';
+import { subsetFont, type SubsetOptions } from '#src/core/subset/index.js';
+import { parseUnicodeRanges } from '#src/core/subset/wanted.js';
+import { cmap, glyf, head, hmtx, maxp, name, os2 } from '#src/core/tables/index.js';
+import { CodePointSet } from '#src/core/text/code-point-set.js';
+import { requestedLanguage } from '#src/core/text/languages.js';
+import { buildCff, charstring } from '../support/cff.js';
+import { buildFont } from '../support/fonts.js';
+import { readSample, vendorFonts } from '../support/paths.js';
+
+const sans = openFont(readSample('FerrywakeSans-Regular.ttf')).font;
+const variable = openFont(readSample('FerrywakeSans-Variable.ttf')).font;
+const slab = openFont(readSample('LampbuoySlab-Bold.otf')).font;
+const katex = openFont(readFileSync(join(vendorFonts, 'KaTeX_Main-Regular.ttf'))).font;
+
+const setOf = (text: string) => new CodePointSet(Array.from(text, (c) => c.codePointAt(0)!));
+const cut = (font: Font, text: string, options: Partial<SubsetOptions> = {}) =>
+  subsetFont(font, { characters: setOf(text), ...options });
+const textOf = (codePoints: readonly number[]) => String.fromCodePoint(...codePoints);
+
+describe('any characters of any font', () => {
+  const fonts: [string, Font][] = [
+    ['TrueType', sans],
+    ['variable', variable],
+    ['CFF', slab],
+    ['katex', katex],
+  ];
+
+  test.each(fonts)('%s: outlines and advances stay, and nothing is left that no text comes to', (_, font) => {
+    const available = [...cmap.mappingsOf(font.table(cmap))].map(([codePoint]) => codePoint);
+    const outlines = outlinesOf(font);
+    const wish = fc.uniqueArray(fc.constantFrom(...available), { minLength: 1, maxLength: 60 });
+    fc.assert(
+      fc.property(wish, fc.constantFrom('keep', 'drop'), fc.boolean(), (wanted, hinting, everyFeature) => {
+        const features = everyFeature ? 'all' : { keep: [], leave: [] };
+        const result = subsetFont(font, { characters: new CodePointSet(wanted), hinting, features });
+        const made = openFont(writeFont(result.font, 'woff2').bytes).font;
+        const drawn = outlinesOf(made);
+        for (const codePoint of wanted) {
+          const [old, now] = [font, made].map((one) => cmap.glyphIdOf(one.table(cmap), codePoint));
+          expect(svgPathData(drawn.outlineOf(now), 3)).toBe(svgPathData(outlines.outlineOf(old), 3));
+          expect(hmtx.advanceOf(made.table(hmtx), now)).toBe(hmtx.advanceOf(font.table(hmtx), old));
+        }
+        const mapped = new CodePointSet([...cmap.mappingsOf(made.table(cmap))].map(([c]) => c));
+        const reachable = glyphsFor(
+          made,
+          mappingsFor(made, mapped),
+          mapped,
+          readLayoutTable(made, 'GSUB'),
+          isWantedFeature(features, mapped),
+        );
+        expect(reachable).toHaveLength(made.table(maxp).numGlyphs);
+        expect(mapped.size).toBe(wanted.length + result.characters.companions.length);
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  test('a subset of everything is everything', () => {
+    const everything = new CodePointSet([...cmap.mappingsOf(sans.table(cmap))].map(([c]) => c));
+    const { font, glyphs, features } = subsetFont(sans, { characters: everything, features: 'all' });
+    expect(glyphs.after).toBe(glyphs.before);
+    expect(features).toEqual({ kept: ['calt', 'kern', 'liga', 'mark', 'smcp', 'tnum'], left: [] });
+    for (const tag of ['GSUB', 'GPOS'] as const) {
+      const [before, after] = [sans, font].map((one) => readLayoutTable(one, tag)!);
+      expect(after.scripts).toEqual(before.scripts);
+      expect(after.lookupCount).toBe(before.lookupCount);
+    }
+  });
+
+  test('a subset of a subset is the subset', () => {
+    const once = cut(sans, 'Ahoy, affix 0½').font;
+    const twice = cut(once, 'Ahoy, affix 0½').font;
+    expect(writeFont(twice, 'woff2').bytes).toEqual(writeFont(once, 'woff2').bytes);
+  });
+});
+
+describe('what stays', () => {
+  test.each<[string, string, string]>([
+    ['nothing more for plain text', 'Ahoy', ''],
+    ['letters that browsers compose', 'aeo\u0308', 'äëö'],
+    ['letters and marks that a composed letter is taken apart to', 'ä\u0308', 'aẍ'.slice(0, 1)],
+  ])('companions: %s', (_, text, expected) => {
+    expect(textOf(cut(sans, text).characters.companions)).toBe(expected);
+  });
+
+  test('what the font lacks is told', () => {
+    const { characters } = cut(sans, 'aж');
+    expect([characters.had, characters.missing]).toEqual([[0x61], [0x436]]);
+    expect(() => cut(sans, 'жд')).toThrow(
+      new DenseGlyphError('characters-missing', 'the font has none of the characters that are asked for'),
+    );
+  });
+
+  test('features: those that browsers apply, others by tag', () => {
+    expect(cut(sans, 'abcfi0').features).toEqual({
+      kept: ['calt', 'kern', 'liga', 'mark'].filter((tag) => cut(sans, 'abcfi0').features.kept.includes(tag)),
+      left: ['smcp', 'tnum'],
+    });
+    const plain = cut(sans, 'abc').glyphs.after;
+    const small = cut(sans, 'abc', { features: { keep: ['smcp'], leave: ['kern'] } });
+    expect(small.glyphs.after).toBe(plain + 3);
+    expect([small.features.kept.includes('smcp'), small.features.left]).toEqual([true, ['kern', 'tnum']]);
+    expect(isWantedFeature(undefined, setOf('1⁄2'))('frac')).toBe(true);
+    expect(isWantedFeature(undefined, setOf('12'))('frac')).toBe(false);
+  });
+
+  test('names that licences and credit need, in English', () => {
+    const { font } = cut(variable, 'a');
+    const ids = font.table(name).nameRecord.map(({ nameID }) => nameID);
+    expect(ids.filter((id) => id < 256)).toEqual(
+      variable
+        .table(name)
+        .nameRecord.map(({ nameID }) => nameID)
+        .filter((id) => id < 256 && ![3, 10].includes(id)),
+    );
+    expect(name.nameOf(font.table(name), 256)).toBe('Weight');
+    expect(font.table(os2)).toMatchObject({ usFirstCharIndex: 0x61, usLastCharIndex: 0x61 });
+  });
+
+  test('variation sequences of which both halves are wanted', () => {
+    const withSequences = cmap.serialise({
+      version: 0,
+      encodingRecords: [
+        {
+          platformID: 0,
+          encodingID: 5,
+          subtable: {
+            format: 14,
+            varSelectors: [
+              {
+                varSelector: 0xfe00,
+                defaultUVS: Uint32Array.of(0x61, 3),
+                nonDefaultUVS: Uint32Array.of(0x7a, 9),
+              },
+              { varSelector: 0xfe01, defaultUVS: Uint32Array.of(0x61, 0) },
+            ],
+          },
+        },
+        ...sans.table(cmap).encodingRecords,
+      ],
+    });
+    const font = fontOf('truetype', sans.tables().set('cmap', withSequences));
+    const { encodingRecords } = cut(font, 'acz\ufe00').font.table(cmap);
+    expect(encodingRecords[0].subtable).toMatchObject({
+      format: 14,
+      varSelectors: [{ varSelector: 0xfe00, defaultUVS: Uint32Array.of(0x61, 0, 0x63, 0) }],
+    });
+    expect(cut(font, 'az').font.table(cmap).encodingRecords).toHaveLength(1);
+  });
+
+  test('instructions by choice', () => {
+    const before = katex.has('fpgm');
+    const kept = cut(katex, 'abc', { hinting: 'keep' }).font;
+    const dropped = cut(katex, 'abc').font;
+    expect([before, kept.has('fpgm'), dropped.has('fpgm')]).toEqual([true, true, false]);
+    const bytesOfA = (font: Font) =>
+      glyf.recordOf(font.table(glyf), cmap.glyphIdOf(font.table(cmap), 0x61)).length;
+    expect(bytesOfA(dropped)).toBeLessThan(bytesOfA(kept));
+    expect(dropped.table(maxp).limits).toMatchObject({ maxSizeOfInstructions: 0, maxStackElements: 0 });
+  });
+
+  test('fonts that cannot be cut down yet say so', () => {
+    const colours = fontOf('truetype', sans.tables().set('COLR', new Uint8Array(14)));
+    expect(() => cut(colours, 'a')).toThrow(
+      /colours \(COLR\), which cannot be cut down yet; serve the whole font/,
+    );
+  });
+});
+
+describe('cmap', () => {
+  test('maps the wanted characters and no other, whatever their order', () => {
+    const glyphs = Array.from({ length: 300 }, () => undefined);
+    const base = buildFont({ glyphs: [...glyphs] });
+    const codePoint = fc.oneof(
+      fc.integer({ min: 0x20, max: 0x200 }),
+      fc.constantFrom(0xfffd, 0xffff, 0x1f600, 0x1f601, 0x10fffd),
+    );
+    const mapping = fc.dictionary(codePoint.map(String), fc.integer({ min: 1, max: 299 }), {
+      minKeys: 1,
+      maxKeys: 80,
+    });
+    fc.assert(
+      fc.property(mapping, (wanted) => {
+        const entries = Object.entries(wanted)
+          .map(([c, g]) => [Number(c), g])
+          .sort(([a], [b]) => a - b);
+        const groups = Uint32Array.from(entries.flatMap(([c, g]) => [c, c, g]));
+        const table = cmap.serialise({
+          version: 0,
+          encodingRecords: [{ platformID: 3, encodingID: 10, subtable: { format: 12, language: 0, groups } }],
+        });
+        const font = fontOf('truetype', base.tables().set('cmap', table));
+        const characters = new CodePointSet(entries.map(([c]) => c));
+        const made = subsetFont(font, { characters }).font;
+        const order = [...new Set(entries.map(([, g]) => g))].sort((a, b) => a - b);
+        const expected = entries.map(([c, g]) => [c, order.indexOf(g) + 1]);
+        expect([...cmap.mappingsOf(made.table(cmap))]).toEqual(expected);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('CFF', () => {
+  const op = (code: number) => ({ op: code });
+  const stem = charstring(0, 20, op(1), op(11));
+  const line = charstring(30, op(6), op(11));
+  const move = charstring(10, 20, op(21), op(11));
+  const calling = (local: number) =>
+    charstring(0, 20, op(1), 5, 6, op(21), local - 107, op(10), 1 - 107, op(29), op(14));
+
+  function cffFont(parts: Parameters<typeof buildCff>[0], numGlyphs: number): Font {
+    const tables = buildFont({ glyphs: Array.from({ length: numGlyphs }, () => undefined) }).tables();
+    tables.delete('glyf');
+    tables.delete('loca');
+    const groups = Uint32Array.of(0x41, 0x41 + numGlyphs - 2, 1);
+    const map = cmap.serialise({
+      version: 0,
+      encodingRecords: [{ platformID: 3, encodingID: 10, subtable: { format: 12, language: 0, groups } }],
+    });
+    return fontOf('cff', tables.set('CFF ', buildCff(parts)).set('cmap', map));
+  }
+
+  test.each(['keep', 'drop'] as const)(
+    'subroutines and font DICTs are renumbered, hinting: %s',
+    (hinting) => {
+      const font = cffFont(
+        {
+          charstrings: [charstring(op(14)), calling(0), calling(1), calling(2)],
+          globalSubrs: [stem, line, move],
+          localSubrs: [[line], [stem, line, charstring(-30, op(7), op(11))]],
+          fontDicts: { select: [0, 0, 1, 1], format: 3 },
+        },
+        4,
+      );
+      for (const text of ['A', 'BC', 'C']) {
+        const made = cut(font, text, { hinting }).font;
+        const [before, after] = [font, made].map(outlinesOf);
+        for (const c of text) {
+          const [old, now] = [font, made].map((one) => cmap.glyphIdOf(one.table(cmap), c.codePointAt(0)!));
+          expect(svgPathData(after.outlineOf(now))).toBe(svgPathData(before.outlineOf(old)));
+        }
+      }
+    },
+  );
+
+  test('fonts of more glyphs than there are standard names become keyed by number', () => {
+    const charstrings = Array.from({ length: 420 }, (_, i) => charstring(i, 20, op(21), 30, op(6), op(14)));
+    const font = cffFont({ charstrings }, 420);
+    const made = subsetFont(font, { characters: parseUnicodeRanges('U+41-400') }).font;
+    expect(svgPathData(outlinesOf(made).outlineOf(419))).toBe(svgPathData(outlinesOf(font).outlineOf(419)));
+    expect(outlinesOf(made).nameOf(419)).toBeUndefined();
+  });
+});
+
+describe('what is asked for', () => {
+  test.each<[string, string]>([
+    ['U+26', '38'],
+    ['u+0-2, U+4', '0,1,2,4'],
+    ['U+4?? ', String(Array.from({ length: 256 }, (_, i) => 0x400 + i))],
+    ['U+20-U+21', '32,33'],
+  ])('%s', (text, expected) => {
+    const found = parseUnicodeRanges(text)
+      .ranges()
+      .flatMap(([first, last]) => Array.from({ length: last - first + 1 }, (_, i) => first + i));
+    expect(String(found)).toBe(expected);
+  });
+
+  test.each(['26', 'U+', 'U+110000', 'U+5-2', 'U+4????-5', 'U+1234567'])('%s is no range', (text) => {
+    expect(() => parseUnicodeRanges(text)).toThrow(/is not a range of characters/);
+  });
+
+  test.each<[string, string, string]>([
+    ['de', 'Ääß„“€', '$ж'],
+    ['de-CH', 'ä', 'ß€'],
+    ['en-GB', '£‘’', '€é'],
+    ['sr', 'жЉ', 'č'],
+    ['sr-Latn', 'čŽ', 'ж'],
+    ['zh-TW', '體', '体'],
+    ['hi', 'क्ष₹०', '৳'],
+  ])('%s: its letters, marks and signs', (tag, has, lacks) => {
+    const { characters } = requestedLanguage(tag);
+    expect([...has].filter((c) => !characters.has(c.codePointAt(0)!))).toEqual([]);
+    expect([...lacks].filter((c) => characters.has(c.codePointAt(0)!))).toEqual([]);
+  });
+
+  test.each(['tlh', 'x', 'en_US!', 'ru-Arab'])('%s is not a language whose characters are known', (tag) => {
+    expect(() => requestedLanguage(tag)).toThrow(/is not a language/);
+  });
+});
+
+test('vertical metrics, kern and BASE follow the glyphs', () => {
+  const { numGlyphs } = sans.table(maxp);
+  const vmtx = new Uint8Array(numGlyphs * 4);
+  const view = new DataView(vmtx.buffer);
+  for (let i = 0; i < numGlyphs; i++) view.setUint16(i * 4, 1000 + i);
+  const vhea = new Uint8Array(36);
+  new DataView(vhea.buffer).setUint16(34, numGlyphs);
+  const [a, b] = [...'ab'].map((c) => cmap.glyphIdOf(sans.table(cmap), c.codePointAt(0)!));
+  const kern = Uint8Array.from([
+    0,
+    0,
+    0,
+    1,
+    0,
+    0,
+    0,
+    26,
+    0,
+    1,
+    0,
+    2,
+    0,
+    12,
+    0,
+    1,
+    0,
+    0,
+    0,
+    a,
+    0,
+    b,
+    0xff,
+    0xf6,
+    0,
+    a,
+    0,
+    a + 9,
+    0,
+    5,
+  ]);
+  const base = Uint8Array.from([
+    0,
+    1,
+    0,
+    0,
+    0,
+    8,
+    0,
+    0,
+    0,
+    0,
+    0,
+    4,
+    0,
+    1,
+    68,
+    70,
+    76,
+    84,
+    0,
+    8,
+    0,
+    6,
+    0,
+    0,
+    0,
+    0,
+    0,
+    0,
+    0,
+    1,
+    0,
+    6,
+    0,
+    2,
+    0,
+    100,
+    0,
+    a,
+    0,
+    3,
+  ]);
+  const tables = sans.tables().set('vmtx', vmtx).set('vhea', vhea).set('kern', kern).set('BASE', base);
+  tables.delete('GPOS');
+  const made = cut(fontOf('truetype', tables), 'ab').font;
+  const now = [...'ab'].map((c) => cmap.glyphIdOf(made.table(cmap), c.codePointAt(0)!));
+  const heights = new Reader(made.bytesOf('vmtx'), 'vmtx');
+  expect(now.map((glyphId) => heights.seek(glyphId * 4).uint16())).toEqual([1000 + a, 1000 + b]);
+  expect([...made.bytesOf('kern')].slice(10)).toEqual([
+    0,
+    1,
+    0,
+    6,
+    0,
+    0,
+    0,
+    0,
+    0,
+    now[0],
+    0,
+    now[1],
+    0xff,
+    0xf6,
+  ]);
+  expect(new Reader(made.bytesOf('BASE'), 'BASE').seek(32).uint16()).toBe(1);
+  expect(made.table(head).unitsPerEm).toBe(1000);
+});
