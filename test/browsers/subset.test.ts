@@ -13,7 +13,7 @@ import { LoggingServer } from '../support/server.js';
 
 /** A fixed sample, each in one script; `npm run corpus -- --subsets <folders>` tries any number of fonts in all of theirs. */
 const samples: [name: string, script: string, path: string | undefined][] = [
-  ['Ferrywake Sans', 'Grek', join(sampleFonts, 'FerrywakeSans-Regular.ttf')],
+  ['Ferrywake Sans', 'Latn', join(sampleFonts, 'FerrywakeSans-Regular.ttf')],
   ['Lampbuoy Slab, CFF', 'Latn', join(sampleFonts, 'LampbuoySlab-Bold.otf')],
   ...(
     [

@@ -1,0 +1,284 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { BlockStore, packBlocks, type Block } from '#src/core/bytes/blocks.js';
+import { Reader } from '#src/core/bytes/reader.js';
+import { readClassDefinition, writeNeededClassDefinition } from '#src/core/layout/class-definition.js';
+import { readCoverage, writeCoverage } from '#src/core/layout/coverage.js';
+import { keptLayout } from '#src/core/layout/kept-layout.js';
+import type { Subtable } from '#src/core/layout/layout-table.js';
+import { noValue } from '#src/core/layout/value-record.js';
+import { everyGlyph, layoutOf, value } from '../support/layout.js';
+
+const all = () => true;
+const packed = (block: Block) => packBlocks(block).bytes!;
+const sizes = { kind: 'sizes', bytes: Uint8Array.of(0, 12, 0, 13, 0, 2, 0x10, 0) } as const;
+const varied = { kind: 'variation', outerIndex: 1, innerIndex: 2 } as const;
+const nested = [{ sequenceIndex: 1, lookupListIndex: 0 }];
+
+const substitutions: [string, number, Subtable][] = [
+  [
+    'single by a difference',
+    1,
+    {
+      kind: 'single',
+      glyphs: new Map([
+        [3, 13],
+        [4, 14],
+        [9, 19],
+      ]),
+    },
+  ],
+  [
+    'single by a list',
+    1,
+    {
+      kind: 'single',
+      glyphs: new Map([
+        [3, 8],
+        [4, 2],
+      ]),
+    },
+  ],
+  [
+    'multiple, one to nothing',
+    2,
+    {
+      kind: 'multiple',
+      glyphs: new Map([
+        [3, [1, 2, 3]],
+        [5, []],
+      ]),
+    },
+  ],
+  ['alternate', 3, { kind: 'alternate', glyphs: new Map([[3, [7, 8]]]) }],
+  [
+    'ligature',
+    4,
+    {
+      kind: 'ligature',
+      ligatures: new Map([
+        [
+          3,
+          [
+            { glyph: 9, components: [4, 5] },
+            { glyph: 8, components: [4] },
+          ],
+        ],
+      ]),
+    },
+  ],
+  [
+    'context by glyph',
+    5,
+    {
+      kind: 'context',
+      format: 1,
+      chained: false,
+      rules: new Map([[3, [{ backtrack: [], input: [4], lookahead: [], lookups: nested }]]]),
+    },
+  ],
+  [
+    'context by class',
+    5,
+    {
+      kind: 'context',
+      format: 2,
+      chained: false,
+      coverage: [3, 4],
+      backtrackClasses: new Map(),
+      inputClasses: new Map([
+        [3, 1],
+        [4, 2],
+      ]),
+      lookaheadClasses: new Map(),
+      rules: new Map([[1, [{ backtrack: [], input: [2], lookahead: [], lookups: nested }]]]),
+    },
+  ],
+  [
+    'context by coverage',
+    5,
+    {
+      kind: 'context',
+      format: 3,
+      chained: false,
+      backtrack: [],
+      input: [[3, 4], [5]],
+      lookahead: [],
+      lookups: nested,
+    },
+  ],
+  [
+    'chain by glyph',
+    6,
+    {
+      kind: 'context',
+      format: 1,
+      chained: true,
+      rules: new Map([[3, [{ backtrack: [1], input: [4], lookahead: [5, 6], lookups: nested }]]]),
+    },
+  ],
+  [
+    'chain by class',
+    6,
+    {
+      kind: 'context',
+      format: 2,
+      chained: true,
+      coverage: [3],
+      backtrackClasses: new Map([[7, 1]]),
+      inputClasses: new Map([[3, 1]]),
+      lookaheadClasses: new Map([[8, 1]]),
+      rules: new Map([[1, [{ backtrack: [1], input: [], lookahead: [1, 0], lookups: nested }]]]),
+    },
+  ],
+  [
+    'chain by coverage',
+    6,
+    {
+      kind: 'context',
+      format: 3,
+      chained: true,
+      backtrack: [[1]],
+      input: [[3]],
+      lookahead: [[4, 6, 7]],
+      lookups: nested,
+    },
+  ],
+  ['reverse', 8, { kind: 'reverse', backtrack: [[1, 2]], lookahead: [[5]], glyphs: new Map([[3, 4]]) }],
+];
+
+const positionings: [string, number, Subtable][] = [
+  [
+    'one value for all',
+    1,
+    {
+      kind: 'single adjustment',
+      values: new Map([
+        [3, value(-8)],
+        [4, value(-8)],
+      ]),
+    },
+  ],
+  [
+    'values with devices',
+    1,
+    {
+      kind: 'single adjustment',
+      values: new Map([
+        [3, { values: [1, 2, 3, 4], devices: [undefined, sizes, varied, undefined] }],
+        [4, noValue],
+      ]),
+    },
+  ],
+  [
+    'pairs by glyph',
+    2,
+    {
+      kind: 'glyph pairs',
+      consumesSecond: true,
+      pairs: new Map([[3, new Map([[4, { first: value(-20), second: noValue }]])]]),
+    },
+  ],
+  [
+    'pairs by class',
+    2,
+    {
+      kind: 'class pairs',
+      consumesSecond: true,
+      coverage: [3, 4],
+      firstClasses: new Map([[4, 1]]),
+      secondClasses: new Map([[5, 1]]),
+      matrix: [
+        [
+          { first: noValue, second: noValue },
+          { first: value(5), second: value(1, 2) },
+        ],
+        [
+          { first: value(7), second: noValue },
+          { first: noValue, second: noValue },
+        ],
+      ],
+    },
+  ],
+  [
+    'cursive',
+    3,
+    {
+      kind: 'cursive',
+      glyphs: new Map([
+        [3, { entry: { x: 1, y: -2 } }],
+        [4, { exit: { x: 3, y: 4, anchorPoint: 6 } }],
+      ]),
+    },
+  ],
+  [
+    'marks on bases',
+    4,
+    {
+      kind: 'mark to base',
+      classCount: 2,
+      marks: new Map([
+        [8, { markClass: 0, anchor: { x: 1, y: 1 } }],
+        [9, { markClass: 1, anchor: { x: 2, y: 2, devices: [undefined, varied] } }],
+      ]),
+      bases: new Map([[3, [{ x: 5, y: 6 }, undefined]]]),
+    },
+  ],
+  [
+    'marks on ligatures',
+    5,
+    {
+      kind: 'mark to ligature',
+      classCount: 1,
+      marks: new Map([[8, { markClass: 0, anchor: { x: 1, y: 1 } }]]),
+      ligatures: new Map([[3, [[{ x: 5, y: 6 }], [undefined]]]]),
+    },
+  ],
+  [
+    'marks on marks',
+    6,
+    {
+      kind: 'mark to mark',
+      classCount: 1,
+      marks: new Map([[8, { markClass: 0, anchor: { x: 1, y: 1 } }]]),
+      bases: new Map([[9, [{ x: 5, y: 6 }]]]),
+    },
+  ],
+];
+
+describe('lookups come back as they were written', () => {
+  test.each([
+    ...substitutions.map((row) => ['GSUB', ...row] as const),
+    ...positionings.map((row) => ['GPOS', ...row] as const),
+  ])('%s, %s', (tag, _, type, subtable) => {
+    const table = layoutOf(tag, [{ type, flag: 0x11, markFilteringSet: 3, subtables: [subtable] }]);
+    expect(table.lookupAt(0)).toEqual({ type, flag: 0x11, markFilteringSet: 3, subtables: [subtable] });
+    // With all glyphs and features kept, keeping changes nothing, and writing it again doesn't either.
+    const kept = keptLayout(table, everyGlyph(20), all, false)!;
+    expect(kept.features).toEqual([
+      {
+        tag: 'ss01',
+        params: Uint8Array.of(0, 0, 1, 5),
+        lookups: [0],
+      },
+    ]);
+    expect(kept.scripts).toEqual(table.scripts);
+    expect(kept.featureVariations).toEqual(table.featureVariations);
+  });
+
+  test('sets without gaps in their order, whatever their format', () => {
+    const glyphs = fc.uniqueArray(fc.nat(400), { minLength: 1 }).map((list) => list.sort((a, b) => a - b));
+    fc.assert(
+      fc.property(glyphs, fc.nat(5), (list, classes) => {
+        expect(readCoverage(new Reader(packed(writeCoverage(list, new BlockStore())), 'GSUB'), 0)).toEqual(
+          list,
+        );
+        const definition = new Map(list.map((glyph) => [glyph, (glyph % (classes + 1)) + 1]));
+        const block = writeNeededClassDefinition(definition, new BlockStore());
+        expect(readClassDefinition(new Reader(new Uint8Array([0, ...packed(block)]), 'GSUB'), 1)).toEqual(
+          definition,
+        );
+      }),
+    );
+  });
+});

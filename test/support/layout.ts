@@ -1,0 +1,44 @@
+import { GlyphMap } from '#src/core/layout/glyph-map.js';
+import type { KeptLayout } from '#src/core/layout/kept-layout.js';
+import { readLayoutTable, type LayoutTable, type Subtable } from '#src/core/layout/layout-table.js';
+import type { Value } from '#src/core/layout/value-record.js';
+import { writeLayout } from '#src/core/layout/write-layout.js';
+import { fontOf } from '#src/core/sfnt/font.js';
+
+/** A map that keeps all glyphs of a font under their numbers. */
+export const everyGlyph = (count: number): GlyphMap =>
+  new GlyphMap(
+    Array.from({ length: count }, (_, i) => i),
+    count,
+  );
+
+export const value = (xAdvance: number, xPlacement = 0): Value => ({ values: [xPlacement, 0, xAdvance, 0] });
+
+/** A table of one feature and the given lookups, all of which the feature applies. */
+export function layoutOf(
+  tag: 'GSUB' | 'GPOS',
+  lookups: { type: number; flag?: number; markFilteringSet?: number; subtables: Subtable[] }[],
+  applied = lookups.map((_, i) => i),
+): LayoutTable {
+  const kept: KeptLayout = {
+    tag,
+    scripts: [
+      {
+        tag: 'latn',
+        defaultLanguageSystem: { features: [0] },
+        languageSystems: [{ tag: 'TRK ', system: { required: 0, features: [] } }],
+      },
+    ],
+    features: [{ tag: 'ss01', params: Uint8Array.of(0, 0, 1, 5), lookups: applied }],
+    lookups: lookups.map((lookup) => ({ flag: 0, ...lookup })),
+    lookupNumbers: new Map(lookups.map((_, i) => [i, i])),
+    featureVariations: [
+      {
+        conditions: [{ axisIndex: 0, minimum: 0x2000, maximum: 0x4000 }],
+        substitutions: [{ feature: 0, lookups: [0] }],
+      },
+    ],
+  };
+  const bytes = writeLayout(kept, { hinted: true });
+  return readLayoutTable(fontOf('truetype', new Map([[tag, bytes]])), tag)!;
+}
