@@ -8,6 +8,8 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliDecompressSync } from 'node:zlib';
 import { Reader } from '#src/core/bytes/reader.js';
+import { fontOf, type Font } from '#src/core/sfnt/font.js';
+import { writeSfnt } from '#src/core/sfnt/write.js';
 import { openFont } from '#src/core/containers/index.js';
 import { readDirectory } from '#src/core/containers/woff2/directory.js';
 import { buildCollection } from '../test/support/fonts.js';
@@ -66,6 +68,64 @@ async function looks(): Promise<void> {
   tell('its peak memory above a bare Node, per byte', (many.memory[0] - many.memory[1]) / bytes, 3, detail);
 }
 
+/** From 0.3 MB and from a large collection to 120 characters; then twelve faces at once. */
+async function subsets(): Promise<void> {
+  const regular = join(root, 'sample/fonts/FerrywakeSans-Regular.ttf');
+  const out = ['--out', join(folder, 'out'), '--quiet'];
+  const characters = ['--ranges', 'U+20-7E,U+A0-B8'];
+  const font = join(
+    root,
+    'node_modules/@ibm/plex-sans-variable/fonts/complete/woff2/IBM Plex Sans Var-Roman.woff2',
+  );
+  const still = join(folder, 'plex.ttf');
+  writeFileSync(still, writeSfnt(withoutVariations(openFont(readFileSync(font)).font)));
+  const one = await compare([program, 'subset', still, ...characters, ...out], ['-e', '0'], quick ? 5 : 15);
+  const size = megabytes(statSync(still).size);
+  tell(
+    `subset of a font of ${size}, above node, per 150 ms`,
+    (one.wall[0] - one.wall[1]) / 150,
+    1,
+    ms(one.wall),
+  );
+
+  const collection = process.env.DENSE_GLYPH_BENCH_COLLECTION ?? join(folder, 'fonts.ttc');
+  const bytes = statSync(collection).size;
+  const wanted = ['--chars', 'ferry 末班渡輪二十一點四十分開出', '--ranges', 'U+20-7E', '--face', '1'];
+  const bare = ['-e', 'setTimeout(() => {}, 50)'];
+  const large = await compare([program, 'subset', collection, ...wanted, ...out], bare, 5);
+  const above = (large.wall[0] - large.wall[1] + 50) / 1200;
+  tell(`of a collection of ${megabytes(bytes)}, above node, per 1.2 s`, above, 1, ms(large.wall));
+  const detail = `${megabytes(large.memory[0])} against ${megabytes(large.memory[1])}`;
+  tell('its peak memory above a bare Node, per byte', (large.memory[0] - large.memory[1]) / bytes, 3, detail);
+
+  const faces = Array.from({ length: 12 }, (_, i) => join(folder, `face-${i}.ttf`));
+  for (const face of faces) writeFileSync(face, largeFont(regular, 9000));
+  const all = [...faces, '--ranges', 'U+20-3FF', ...out];
+  const oneByOne = join(folder, 'one-by-one.mjs');
+  writeFileSync(
+    oneByOne,
+    `import os from 'node:os';
+import { syncBuiltinESMExports } from 'node:module';
+os.availableParallelism = () => 1;
+syncBuiltinESMExports();
+process.argv.splice(1, 1);
+await import(process.argv[1]);
+`,
+  );
+  const twelve = await compare(
+    [program, 'subset', ...all],
+    [oneByOne, program, 'subset', ...all],
+    quick ? 1 : 5,
+  );
+  tell('twelve faces at once against one by one', twelve.ratio * 1.7, 1, `${ms(twelve.wall)}; bound 1/1.7`);
+}
+
+function withoutVariations(font: Font): Font {
+  const tables = font.tables();
+  for (const tag of ['avar', 'cvar', 'fvar', 'gvar', 'HVAR', 'MVAR', 'STAT']) tables.delete(tag);
+  return fontOf(font.flavour, tables);
+}
+
 async function conversion(name: string, files: string[], runs: number): Promise<void> {
   const out = join(folder, 'out');
   const { ratio, wall } = await compare(
@@ -111,6 +171,7 @@ try {
   const vendor = (name: string) => join(root, 'node_modules/katex/dist/fonts', name);
   await startUp();
   await looks();
+  await subsets();
   await conversion('a static TTF', [sample('FerrywakeSans-Regular.ttf')], 9);
   await conversion('a variable TTF', [sample('FerrywakeSans-Variable.ttf')], 9);
   await conversion('a CFF font', [sample('LampbuoySlab-Bold.otf')], 9);

@@ -70,6 +70,11 @@ try {
   await terminal('inspect', `node ${program} inspect ferries/fonts/FerrywakeSans-Variable.ttf --weigh`, 40);
   await terminal('inspect-many', `node ${program} inspect ferries/fonts`, 40);
   const variable = 'ferries/fonts/FerrywakeSans-VariableItalic.ttf';
+  await terminal(
+    'subset',
+    `node ${program} subset ferries/fonts/FerrywakeSans-Regular.ttf --languages en,el,cy --chars '→ ⛴' --out type`,
+    24,
+  );
   execFileSync('node', [program, 'inspect', variable, '--page', 'specimen.html', '--quiet'], { cwd: folder });
   await pages();
 } finally {

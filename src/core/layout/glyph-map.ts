@@ -1,3 +1,6 @@
+/** Which glyphs matter; of others nothing needs to be read. */
+export type GlyphFilter = (glyphId: number) => boolean;
+
 /** Which glyphs stay, and the number that each gets. */
 export class GlyphMap {
   private readonly newIds: Uint16Array;

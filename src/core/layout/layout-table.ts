@@ -3,6 +3,7 @@
 import { Reader } from '../bytes/reader.js';
 import type { Font } from '../sfnt/font.js';
 import { readFeatureVariations, type FeatureVariation } from './feature-variations.js';
+import type { GlyphFilter } from './glyph-map.js';
 import { readPairs, type PairAdjustment } from './pair-adjustment.js';
 import { readPositioning, type Positioning } from './positioning.js';
 import { readContext, type SequenceContext } from './sequence-context.js';
@@ -66,8 +67,15 @@ export const lookupTypes = {
 const maximumReadings = 64;
 const maximumInRanges = 16 * 1024 * 1024;
 
-/** @returns undefined where the font hasn't the table */
-export function readLayoutTable(font: Font, tag: LayoutTag): LayoutTable | undefined {
+/**
+ * @param has which glyphs matter to positions; those of others aren't read
+ * @returns undefined where the font hasn't the table
+ */
+export function readLayoutTable(
+  font: Font,
+  tag: LayoutTag,
+  has: GlyphFilter = () => true,
+): LayoutTable | undefined {
   if (!font.has(tag)) return undefined;
   const bytes = font.bytesOf(tag);
   const reader = new Reader(bytes, tag).limit(bytes.length * maximumReadings + maximumInRanges);
@@ -85,7 +93,7 @@ export function readLayoutTable(font: Font, tag: LayoutTag): LayoutTable | undef
     features: featureList === 0 ? [] : readFeatures(reader, featureList),
     lookupCount: lookupOffsets.length,
     lookupAt: (index) =>
-      (lookups[index] ??= readLookup(reader, lookupList + (lookupOffsets[index] ?? 0), tag)),
+      (lookups[index] ??= readLookup(reader, lookupList + (lookupOffsets[index] ?? 0), tag, has)),
     featureVariations: variations === 0 ? [] : readFeatureVariations(reader, variations),
   };
 }
@@ -139,7 +147,7 @@ function readParams(reader: Reader, start: number, tag: string): Uint8Array | un
   return reader.seek(start).take(14 + charCount * 3);
 }
 
-function readLookup(reader: Reader, start: number, tag: LayoutTag): Lookup {
+function readLookup(reader: Reader, start: number, tag: LayoutTag, has: GlyphFilter): Lookup {
   const types = lookupTypes[tag];
   const stored = reader.seek(start).uint16();
   const flag = reader.uint16();
@@ -155,13 +163,19 @@ function readLookup(reader: Reader, start: number, tag: LayoutTag): Lookup {
     return start + offset + reader.uint32();
   });
   if (type === 0 || type > types.highest) throw reader.damaged(`lookup type ${type} is not known`, start);
-  const subtables = starts.map((at) => readSubtable(reader, at, tag, type));
+  const subtables = starts.map((at) => readSubtable(reader, at, tag, type, has));
   return { type, flag, subtables, ...(markFilteringSet === undefined ? {} : { markFilteringSet }) };
 }
 
-function readSubtable(reader: Reader, start: number, tag: LayoutTag, type: number): Subtable {
+function readSubtable(
+  reader: Reader,
+  start: number,
+  tag: LayoutTag,
+  type: number,
+  has: GlyphFilter,
+): Subtable {
   const { context, chainedContext } = lookupTypes[tag];
   if (type === context || type === chainedContext) return readContext(reader, start, type === chainedContext);
   if (tag === 'GSUB') return readSubstitution(reader, start, type);
-  return type === 2 ? readPairs(reader, start) : readPositioning(reader, start, type);
+  return type === 2 ? readPairs(reader, start, has) : readPositioning(reader, start, type, has);
 }

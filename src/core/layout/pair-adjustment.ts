@@ -4,7 +4,7 @@ import { Block } from '../bytes/blocks.js';
 import type { Reader } from '../bytes/reader.js';
 import { readClassDefinition, writeNeededClassDefinition, type ClassDefinition } from './class-definition.js';
 import { ascending, readCoverage, writeCoverage, type Coverage } from './coverage.js';
-import type { GlyphMap } from './glyph-map.js';
+import type { GlyphFilter, GlyphMap } from './glyph-map.js';
 import type { PositioningContext } from './positioning.js';
 import {
   eachVariation,
@@ -53,7 +53,8 @@ export type PairAdjustment = GlyphPairs | ClassPairs;
 
 const noPair: PairValue = { first: noValue, second: noValue };
 
-export function readPairs(reader: Reader, start: number): PairAdjustment {
+/** @param has which glyphs matter */
+export function readPairs(reader: Reader, start: number, has: GlyphFilter): PairAdjustment {
   const format = reader.seek(start).uint16();
   if (format !== 1 && format !== 2)
     throw reader.damaged(`format ${format} of this lookup type is not known`, start);
@@ -69,12 +70,18 @@ export function readPairs(reader: Reader, start: number): PairAdjustment {
   if (format === 1) {
     const offsets = reader.uint16Array(reader.uint16());
     const pairs: GlyphPairs['pairs'] = new Map();
+    const recordSize = 2 + valueSize(valueFormat1) + valueSize(valueFormat2);
     for (let i = 0; i < Math.min(offsets.length, coverage.length); i++) {
+      if (!has(coverage[i])) continue;
       const set = start + offsets[i];
       const count = reader.seek(set).uint16();
       const seconds = new Map<number, PairValue>();
       for (let k = 0; k < count; k++) {
         const glyph = reader.uint16();
+        if (!has(glyph)) {
+          reader.skip(recordSize - 2);
+          continue;
+        }
         const pair = value(set);
         if (!seconds.has(glyph)) seconds.set(glyph, pair);
       }
@@ -90,8 +97,13 @@ export function readPairs(reader: Reader, start: number): PairAdjustment {
   }
   const firstClasses = readClassDefinition(reader, start + classDef1);
   const secondClasses = readClassDefinition(reader, start + classDef2);
-  reader.seek(matrixAt);
-  const matrix = Array.from({ length: count1 }, () => Array.from({ length: count2 }, () => value(start)));
+  const used = new Set(coverage.filter(has).map((glyph) => firstClasses.get(glyph) ?? 0));
+  const unused = Array.from({ length: count2 }, () => noPair);
+  const matrix = Array.from({ length: count1 }, (_, row) => {
+    if (!used.has(row)) return unused;
+    reader.seek(matrixAt + row * count2 * size);
+    return Array.from({ length: count2 }, () => value(start));
+  });
   return { kind: 'class pairs', consumesSecond, coverage, firstClasses, secondClasses, matrix };
 }
 

@@ -4,7 +4,7 @@ import { Block, type BlockStore } from '../bytes/blocks.js';
 import type { Reader } from '../bytes/reader.js';
 import { ascending, readCoverage, writeCoverage } from './coverage.js';
 import type { DeltaSetMap } from './device.js';
-import type { GlyphMap } from './glyph-map.js';
+import type { GlyphFilter, GlyphMap } from './glyph-map.js';
 import {
   eachVariation,
   readAnchor,
@@ -49,12 +49,12 @@ export interface MarkToLigatureAttachment {
 
 export type Positioning = SingleAdjustment | CursiveAttachment | MarkAttachment | MarkToLigatureAttachment;
 
-/** @param type 1 or 3 to 6 */
-export function readPositioning(reader: Reader, start: number, type: number): Positioning {
+/** @param type 1 or 3 to 6 @param has which glyphs matter */
+export function readPositioning(reader: Reader, start: number, type: number, has: GlyphFilter): Positioning {
   if (type === 1) return readSingleAdjustment(reader, start);
   const format = reader.seek(start).uint16();
   if (format !== 1) throw reader.damaged(`format ${format} of this lookup type is not known`, start);
-  return type === 3 ? readCursive(reader, start) : readMarks(reader, start, type);
+  return type === 3 ? readCursive(reader, start, has) : readMarks(reader, start, type, has);
 }
 
 function readSingleAdjustment(reader: Reader, start: number): SingleAdjustment {
@@ -77,11 +77,12 @@ function readSingleAdjustment(reader: Reader, start: number): SingleAdjustment {
 const anchorAt = (reader: Reader, start: number, offset: number) =>
   offset === 0 ? undefined : readAnchor(reader, start + offset);
 
-function readCursive(reader: Reader, start: number): CursiveAttachment {
+function readCursive(reader: Reader, start: number, has: GlyphFilter): CursiveAttachment {
   const coverage = readCoverage(reader, start + reader.seek(start + 2).uint16());
   const offsets = reader.seek(start + 4).uint16Array(reader.uint16() * 2);
   const glyphs: CursiveAttachment['glyphs'] = new Map();
   coverage.slice(0, offsets.length / 2).forEach((glyph, i) => {
+    if (!has(glyph)) return;
     const entry = anchorAt(reader, start, offsets[i * 2]);
     const exit = anchorAt(reader, start, offsets[i * 2 + 1]);
     glyphs.set(glyph, { ...(entry && { entry }), ...(exit && { exit }) });
@@ -89,7 +90,12 @@ function readCursive(reader: Reader, start: number): CursiveAttachment {
   return { kind: 'cursive', glyphs };
 }
 
-function readMarks(reader: Reader, start: number, type: number): MarkAttachment | MarkToLigatureAttachment {
+function readMarks(
+  reader: Reader,
+  start: number,
+  type: number,
+  has: GlyphFilter,
+): MarkAttachment | MarkToLigatureAttachment {
   const [markCoverage, baseCoverage, classCount, markArray, baseArray] = reader
     .seek(start + 2)
     .uint16Array(5);
@@ -99,9 +105,9 @@ function readMarks(reader: Reader, start: number, type: number): MarkAttachment 
   readCoverage(reader, start + markCoverage)
     .slice(0, records.length / 2)
     .forEach((glyph, i) => {
+      if (!has(glyph) || records[i * 2] >= classCount) return;
       const anchor = anchorAt(reader, markAt, records[i * 2 + 1]);
-      if (records[i * 2] < classCount)
-        marks.set(glyph, { markClass: records[i * 2], ...(anchor && { anchor }) });
+      marks.set(glyph, { markClass: records[i * 2], ...(anchor && { anchor }) });
     });
   const bases = readCoverage(reader, start + baseCoverage);
   const baseAt = start + baseArray;
@@ -109,15 +115,11 @@ function readMarks(reader: Reader, start: number, type: number): MarkAttachment 
     const kind = type === 4 ? 'mark to base' : 'mark to mark';
     const matrix = reader.seek(baseAt).uint16Array(reader.uint16() * classCount);
     const count = classCount === 0 ? 0 : Math.min(bases.length, matrix.length / classCount);
-    return {
-      kind,
-      classCount,
-      marks,
-      bases: matrixRows(bases.slice(0, count), (i) => anchorRow(reader, baseAt, matrix, i, classCount)),
-    };
+    const rowAt = (i: number) => anchorRow(reader, baseAt, matrix, i, classCount);
+    return { kind, classCount, marks, bases: matrixRows(bases, count, has, rowAt) };
   }
   const offsets = reader.seek(baseAt).uint16Array(reader.uint16());
-  const ligatures = matrixRows(bases.slice(0, offsets.length), (i) => {
+  const ligatures = matrixRows(bases, Math.min(bases.length, offsets.length), has, (i) => {
     const at = baseAt + offsets[i];
     const matrix = reader.seek(at).uint16Array(reader.uint16() * classCount);
     const components = classCount === 0 ? 0 : matrix.length / classCount;
@@ -128,8 +130,17 @@ function readMarks(reader: Reader, start: number, type: number): MarkAttachment 
   return { kind: 'mark to ligature', classCount, marks, ligatures };
 }
 
-const matrixRows = <Row>(glyphs: readonly number[], rowAt: (i: number) => Row) =>
-  new Map(glyphs.map((glyph, i) => [glyph, rowAt(i)]));
+/** A row for each of the first glyphs that matter. */
+function matrixRows<Row>(
+  glyphs: readonly number[],
+  count: number,
+  has: GlyphFilter,
+  rowAt: (i: number) => Row,
+): Map<number, Row> {
+  const rows = new Map<number, Row>();
+  for (let i = 0; i < count; i++) if (has(glyphs[i])) rows.set(glyphs[i], rowAt(i));
+  return rows;
+}
 
 const anchorRow = (reader: Reader, start: number, matrix: Uint16Array, row: number, classCount: number) =>
   Array.from(matrix.subarray(row * classCount, (row + 1) * classCount), (offset) =>

@@ -44,6 +44,7 @@ function othersFor(character: number, available: CodePointSet, present: TextKind
     const replacements = replacementsOf(character);
     if (replacements.every((part) => available.has(part))) others.push(...replacements);
   } else if (present.complex || present.marks) others.push(...partsOf(character));
+  if (drawnAsSpace.test(String.fromCodePoint(character))) others.push(space);
   const mirror = mirrored.get(character);
   if (present.rightToLeft && mirror !== undefined) others.push(mirror);
   return others;
@@ -69,6 +70,10 @@ function replacementsOf(character: number): number[] {
   if (isHangulSyllable(character)) return codePoints(String.fromCodePoint(character).normalize('NFD'));
   return partsOf(character);
 }
+
+const space = 0x20;
+/** Characters without ink, which browsers draw with the glyph of the space, or by its width. */
+const drawnAsSpace = /[\p{Default_Ignorable_Code_Point}\p{Zs}]/u;
 
 /** Hyphens and spaces that are drawn with others of their kind. */
 const instead = new Map<number, number>([

@@ -53,7 +53,6 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
   refuseUnknown(font);
   const hinted = options.hinting === 'keep';
   const gsub = readLayoutTable(font, 'GSUB');
-  const gpos = readLayoutTable(font, 'GPOS');
   const { characters, had, missing, companions, kinds } = charactersOf(font, options.characters, gsub);
   const isWanted = isWantedFeature(options.features, characters);
   const mappings = mappingsFor(font, characters);
@@ -62,6 +61,7 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
   }
   const oldIds = glyphsFor(font, mappings, characters, gsub, isWanted);
   const map = new GlyphMap(oldIds, font.table(maxp).numGlyphs);
+  const gpos = readLayoutTable(font, 'GPOS', (glyphId) => map.has(glyphId));
   const tables = new Map<string, Uint8Array>();
   const dropped: string[] = [];
   const features: string[] = [];

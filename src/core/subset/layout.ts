@@ -37,7 +37,7 @@ export function keptLayoutTables(
   );
   const gdef = readGdef(font);
   const kept = gdef && keptGdef(gdef, map);
-  const moved = kept && withUsedDeltaSets(kept, layouts);
+  const moved = kept && withUsedDeltaSets(kept, layouts, font.has('fvar'));
   if (kept && moved) {
     const bytes = writeGdef({ ...moved.gdef, markGlyphSets: usedSets(moved.gdef, layouts) });
     if (bytes) tables.set('GDEF', bytes);
@@ -49,12 +49,15 @@ export function keptLayoutTables(
   return { tables, features: [...new Set(tags)].sort() };
 }
 
+/** @param varies whether the font has axes; without them deltas mean nothing */
 function withUsedDeltaSets(
   gdef: Gdef,
   layouts: readonly KeptLayout[],
+  varies: boolean,
 ): { gdef: Gdef; deltaSets?: ReadonlyMap<number, number> } {
   const { variationStore, ...rest } = gdef;
   if (!variationStore) return { gdef };
+  if (!varies) return { gdef: rest, deltaSets: new Map() };
   const used = new Set(layouts.flatMap((layout) => [...deltaSetsOf(layout)]));
   const { store, moved } = keptDeltaSets(variationStore, used);
   return { gdef: { ...rest, variationStore: store }, deltaSets: moved };

@@ -1,6 +1,8 @@
 /** A set of Unicode code points, as one bit for each. */
 export class CodePointSet {
   private readonly words = new Uint32Array(0x110000 / 32);
+  /** How many of the words may have bits, so that the many sets of low characters are quick to walk. */
+  private used = 0;
   size = 0;
 
   constructor(codePoints: Iterable<number> = []) {
@@ -11,6 +13,7 @@ export class CodePointSet {
   add(codePoint: number): void {
     if (codePoint > 0x10ffff || this.has(codePoint)) return;
     this.words[codePoint >>> 5] |= 1 << (codePoint & 31);
+    this.used = Math.max(this.used, (codePoint >>> 5) + 1);
     this.size++;
   }
 
@@ -23,6 +26,7 @@ export class CodePointSet {
     for (let codePoint = first; codePoint <= last; codePoint++) {
       if ((codePoint & 31) === 0 && codePoint + 31 <= last && this.words[codePoint >>> 5] === 0) {
         this.words[codePoint >>> 5] = 0xffffffff;
+        this.used = Math.max(this.used, (codePoint >>> 5) + 1);
         this.size += 32;
         codePoint += 31;
       } else this.add(codePoint);
@@ -48,10 +52,10 @@ export class CodePointSet {
 
   /** Ascending runs that don't touch. */
   ranges(): [first: number, last: number][] {
-    const { words } = this;
+    const { words, used } = this;
     const ranges: [number, number][] = [];
     let start = -1;
-    for (let word = 0; word <= words.length; word++) {
+    for (let word = 0; word <= used; word++) {
       const bits = words[word] ?? 0;
       if (bits === 0 && start < 0) continue;
       if (bits === 0xffffffff && start >= 0) continue;
