@@ -21,7 +21,7 @@ async function terminal(name, command, rows) {
   const shown = command.replace(`node ${program}`, 'dense-glyph');
   writeFileSync(script, `cd ${folder}\nprintf '$ %s\\n' '${shown}'\n${command}\nsleep 30\n`);
   const display = `:${90 + Math.floor(process.pid % 100)}`;
-  const server = spawn('Xvfb', [display, '-screen', '0', '1280x800x24'], { stdio: 'ignore' });
+  const server = spawn('Xvfb', [display, '-screen', '0', '1280x900x24'], { stdio: 'ignore' });
   await pause(1500);
   const look = ['-bg', '#10181e', '-fg', '#e6eaed', '-fa', 'Liberation Mono', '-fs', '11', '-b', '18', '+sb'];
   const window = spawn('xterm', ['-geometry', `128x${rows}+0+0`, ...look, '-e', 'bash', script], {
@@ -67,12 +67,12 @@ try {
   await terminal('demo', `node ${program} demo --out ferries`, 20);
   await terminal('build', `node ${program} build --config ferries/dense-glyph.config.yaml`, 14);
   await terminal('convert', `node ${program} convert ferries/fonts --to woff2,woff --out web`, 24);
-  await terminal('inspect', `node ${program} inspect ferries/fonts/FerrywakeSans-Variable.ttf --weigh`, 40);
+  await terminal('inspect', `node ${program} inspect ferries/fonts/FerrywakeSans-Variable.ttf --weigh`, 45);
   await terminal('inspect-many', `node ${program} inspect ferries/fonts`, 40);
   const variable = 'ferries/fonts/FerrywakeSans-VariableItalic.ttf';
   await terminal(
     'subset',
-    `node ${program} subset ferries/fonts/FerrywakeSans-Regular.ttf --languages en,el,cy --chars '→ ⛴' --out type`,
+    `node ${program} subset ferries/fonts/FerrywakeSans-Regular.ttf --languages en,el,cy --chars →⛴ --out type`,
     24,
   );
   execFileSync('node', [program, 'inspect', variable, '--page', 'specimen.html', '--quiet'], { cwd: folder });

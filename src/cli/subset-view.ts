@@ -25,12 +25,20 @@ export interface MadeSubset {
 
 const indent = 12;
 
+/** Loaded where something is missing. */
+export type CharacterNames = (codePoint: number) => string | undefined;
+
 /** Sizes of all; for one font also what stayed and what went. */
-export function subsetLines(results: readonly MadeSubset[], wanted: Wanted, terminal: Terminal): string[] {
+export function subsetLines(
+  results: readonly MadeSubset[],
+  wanted: Wanted,
+  terminal: Terminal,
+  nameOf: CharacterNames,
+): string[] {
   const width = Math.max(60, Math.min(terminal.columns, 120));
   const lines = sizeLines(results, terminal.folder);
-  if (results.length === 1) return [...lines, '', ...detailLines(results[0].subset, wanted, width)];
-  return [...lines, '', ...summaryLines(results, wanted, width)];
+  if (results.length === 1) return [...lines, '', ...detailLines(results[0].subset, wanted, width, nameOf)];
+  return [...lines, '', ...summaryLines(results, wanted, width, nameOf)];
 }
 
 function sizeLines(results: readonly MadeSubset[], folder: string): string[] {
@@ -73,7 +81,7 @@ function row(title: string, words: readonly string[], width: number): string[] {
   return [colors.dim(title.padEnd(indent)) + first, ...rest];
 }
 
-function detailLines(subset: SubsetFile, wanted: Wanted, width: number): string[] {
+function detailLines(subset: SubsetFile, wanted: Wanted, width: number, nameOf: CharacterNames): string[] {
   const { characters, tables, features, dropped, legal, outputs } = subset;
   const before = tables.reduce((sum, one) => sum + one.before, 0);
   const after = tables.reduce((sum, one) => sum + one.after, 0);
@@ -85,7 +93,7 @@ function detailLines(subset: SubsetFile, wanted: Wanted, width: number): string[
       words(`${characters.had.length} of ${count(wanted.characters.size, 'character')} asked for are there`),
       width,
     ),
-    ...missingLines(characters.missing, wanted, width),
+    ...missingLines(characters.missing, wanted, width, nameOf),
     ...row('Also', companionWords(characters.companions), width),
     ...row(
       'Tables',
@@ -127,34 +135,53 @@ function companionWords(companions: readonly number[]): string[] {
 }
 
 const charactersShown = 16;
+/** Up to so many, each is called by its name. */
+const charactersNamed = 8;
 
 /** What a font lacks of each language, then of what was asked for otherwise. */
-function missingLines(missing: readonly number[], wanted: Wanted, width: number): string[] {
+function missingLines(
+  missing: readonly number[],
+  wanted: Wanted,
+  width: number,
+  nameOf: CharacterNames,
+): string[] {
   const left = new Set(missing);
   const lines: string[] = [];
   for (const { name, characters } of wanted.languages) {
     const lacking = missing.filter((codePoint) => characters.has(codePoint));
     for (const codePoint of lacking) left.delete(codePoint);
     if (lacking.length > 0)
-      lines.push(...row('', [`${name} lacks ${lacking.length}:`, ...characterItems(lacking)], width));
+      lines.push(...row('', [`${name} lacks ${lacking.length}:`, ...characterItems(lacking, nameOf)], width));
   }
-  if (left.size > 0) lines.push(...row('', [`missing ${left.size}:`, ...characterItems([...left])], width));
+  if (left.size > 0)
+    lines.push(...row('', [`missing ${left.size}:`, ...characterItems([...left], nameOf)], width));
   return lines;
 }
 
-const characterItems = (codePoints: readonly number[]) => [
-  ...codePoints.slice(0, charactersShown).map(characterText),
-  ...(codePoints.length > charactersShown ? [`and ${codePoints.length - charactersShown} more`] : []),
-];
+/** Each with its name, or many of them by themselves. */
+function characterItems(codePoints: readonly number[], nameOf: CharacterNames): string[] {
+  const rest = codePoints.length - charactersShown;
+  const shown = codePoints.slice(0, charactersShown);
+  if (codePoints.length > charactersNamed) {
+    return [...shown.map(characterText), ...(rest > 0 ? [`and ${rest} more`] : [])];
+  }
+  return listed(shown.map((c) => [characterText(c), nameOf(c)].filter(Boolean).join(' ')));
+}
 
+/** The character itself, or its number where it would not show on its own. */
 function characterText(codePoint: number): string {
   const character = String.fromCodePoint(codePoint);
-  const number = `U+${codePoint.toString(16).toUpperCase().padStart(4, '0')}`;
-  return /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(character) ? `${character} (${number})` : number;
+  const shows = /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(character);
+  return shows ? character : `U+${codePoint.toString(16).toUpperCase().padStart(4, '0')}`;
 }
 
 /** What several faces have in common is said once. */
-function summaryLines(results: readonly MadeSubset[], wanted: Wanted, width: number): string[] {
+function summaryLines(
+  results: readonly MadeSubset[],
+  wanted: Wanted,
+  width: number,
+  nameOf: CharacterNames,
+): string[] {
   const groups = new Map<string, { inputs: string[]; lines: string[] }>();
   for (const { input, subset } of results) {
     const { characters, features, dropped, legal } = subset;
@@ -166,7 +193,7 @@ function summaryLines(results: readonly MadeSubset[], wanted: Wanted, width: num
         ),
         width,
       ),
-      ...missingLines(characters.missing, wanted, width),
+      ...missingLines(characters.missing, wanted, width, nameOf),
       ...row('Features', featureItems(features), width),
       ...dropped.flatMap((text, i) => row(i === 0 ? 'Left out' : '', words(text), width)),
       ...legal.map((text) => `${colors.yellow('licence')}     ${text}`),

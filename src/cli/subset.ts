@@ -84,7 +84,11 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
   }
   const results = made.map((one, i): MadeSubset => ({ ...one, subset: subsets[i] }));
   reporter.result(documentOf(results, wanted, terminal.folder));
-  reporter.say(...subsetLines(results, wanted, terminal));
+  const isMissing = subsets.some(({ characters }) => characters.missing.length > 0);
+  const { characterName } = isMissing
+    ? await import('../core/text/character-names.js')
+    : { characterName: () => undefined };
+  reporter.say(...subsetLines(results, wanted, terminal, characterName));
 }
 
 function refuseCollision(made: readonly Omit<MadeSubset, 'subset'>[], source: string): void {

@@ -32,8 +32,8 @@ describe('subset', () => {
       for (const line of [
         /^FerrywakeSans-Regular\.ttf +55\.\d kB +type\/FerrywakeSans-Regular\.woff2 +\d\.\d kB +1\d% +568 +1\d\d$/m,
         /^Characters +\d+ of \d+ characters asked for are there$/m,
-        /^ +Welsh lacks 8: Ẁ \(U\+1E80\) ẁ/m,
-        /^ +missing 1: ж \(U\+0436\)$/m,
+        /^ +Welsh lacks 8: Ẁ latin capital letter w with grave,/m,
+        /^ +missing 1: ж cyrillic small letter zhe$/m,
         /^Tables +\d+\.\d kB → \d+\.\d kB before compression: glyf 31\.5 kB → /m,
         /^Features +kept calt, kern, liga, mark; left out small capitals \(smcp\), tabular figures/m,
       ]) {
