@@ -7,11 +7,11 @@ import type { FeatureChoice } from '../core/subset/features.js';
 import { parseUnicodeRanges } from '../core/subset/wanted.js';
 import { CodePointSet } from '../core/text/code-point-set.js';
 import { requestedLanguage } from '../core/text/languages.js';
-import type { SubsetTask } from '../kit/subset.js';
+import type { SubsetFile, SubsetTask } from '../kit/subset.js';
 import { chooseFaces } from './faces.js';
 import { readFormats, required } from './formats-option.js';
 import { fontPaths, fontsIn } from './inputs.js';
-import { subsetLines, type MadeSubset, type Wanted } from './subset-view.js';
+import { subsetLines, type CharacterNames, type MadeSubset, type Wanted } from './subset-view.js';
 import { Reporter, type CommonOptions, type Terminal } from './terminal.js';
 
 interface SubsetCommandOptions extends CommonOptions {
@@ -84,11 +84,14 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
   }
   const results = made.map((one, i): MadeSubset => ({ ...one, subset: subsets[i] }));
   reporter.result(documentOf(results, wanted, terminal.folder));
-  const isMissing = subsets.some(({ characters }) => characters.missing.length > 0);
-  const { characterName } = isMissing
-    ? await import('../core/text/character-names.js')
-    : { characterName: () => undefined };
-  reporter.say(...subsetLines(results, wanted, terminal, characterName));
+  reporter.say(...subsetLines(results, wanted, terminal, await namesFor(subsets)));
+}
+
+/** The names of characters take a file that is only loaded where one of them is missing. */
+async function namesFor(subsets: readonly SubsetFile[]): Promise<CharacterNames> {
+  if (subsets.every(({ characters }) => characters.missing.length === 0)) return () => undefined;
+  const { characterName } = await import('../core/text/character-names.js');
+  return characterName;
 }
 
 function refuseCollision(made: readonly Omit<MadeSubset, 'subset'>[], source: string): void {
