@@ -2,7 +2,16 @@ import js from '@eslint/js';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['dist', 'build', 'sample', 'node_modules', 'src/data/languages.ts', 'src/data/character-names.ts'] },
+  {
+    ignores: [
+      'dist',
+      'build',
+      'sample',
+      'node_modules',
+      'src/data/languages.ts',
+      'src/data/character-names.ts',
+    ],
+  },
   js.configs.recommended,
   ...tseslint.configs.recommendedTypeChecked.map((config) => ({ ...config, files: ['**/*.ts'] })),
   {
