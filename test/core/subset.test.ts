@@ -87,6 +87,17 @@ describe('any characters of any font', () => {
 });
 
 describe('what stays', () => {
+  test('letters that text shaping composes, though Unicode does not', () => {
+    const codePoints = [0x5d9, 0x5b4, 0x9af, 0x9bc, 0x9df, 0xfb1d, 0xfb2a];
+    const groups = Uint32Array.from(codePoints.flatMap((c, i) => [c, c, i + 1]));
+    const table = cmap.serialise({
+      version: 0,
+      encodingRecords: [{ platformID: 3, encodingID: 10, subtable: { format: 12, language: 0, groups } }],
+    });
+    const font = fontOf('truetype', sans.tables().set('cmap', table));
+    expect(cut(font, '\u05d9\u05b4\u09af\u09bc').characters.companions).toEqual([0x9df, 0xfb1d]);
+  });
+
   test.each<[string, string, string]>([
     ['nothing more for plain text', 'Ahoy', ''],
     ['letters that browsers compose', 'aeo\u0308', 'äëö'],

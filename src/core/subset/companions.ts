@@ -163,6 +163,13 @@ function addPresentationForms(
   }
 }
 
+/**
+ * Unicode doesn't compose them, but text shaping does: Hebrew letters with points, where a font doesn't place points
+ * itself, and Bengali yya.
+ */
+const isComposedByShaping = (character: number) =>
+  (character >= 0xfb1d && character <= 0xfb4e) || character === 0x09df;
+
 /** Composed characters of the font whose parts are all there; browsers put them together. */
 function addComposed(
   available: CodePointSet,
@@ -175,7 +182,7 @@ function addComposed(
       const parts = partsOf(character);
       if (parts.length < 2 || !parts.every(has)) continue;
       const text = String.fromCodePoint(character);
-      if (text.normalize('NFC') === text) add(character);
+      if (text.normalize('NFC') === text || isComposedByShaping(character)) add(character);
     }
   }
 }
