@@ -4,6 +4,7 @@ import type { Font } from '#src/core/sfnt/font.js';
 import { subsetFont } from '#src/core/subset/index.js';
 import { cmap, hmtx } from '#src/core/tables/index.js';
 import { CodePointSet, eachPackedRange } from '#src/core/text/code-point-set.js';
+import { mappedCharacters } from '#src/core/text/mapped-characters.js';
 import { languagesOf } from '#src/core/text/languages.js';
 import { scriptsOf } from '#src/core/text/scripts.js';
 import { exemplarSets, languageRows } from '#src/data/languages.js';
@@ -61,9 +62,7 @@ interface Wish {
 }
 
 function wishes(font: Font, random: () => number): Wish[] {
-  const available = new CodePointSet();
-  const table = font.optional(cmap);
-  if (table) cmap.eachRangeOf(table, (first, last) => available.addRange(first, last));
+  const available = mappedCharacters(font);
   const languages = languagesOf(available, scriptsOf(available)).filter(({ complete }) => complete);
   const found: Wish[] = [];
   for (const script of new Set(languages.map((language) => language.script))) {

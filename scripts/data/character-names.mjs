@@ -34,9 +34,8 @@ const text = `/**
 /** The characters, packed as \`eachPackedRange\` reads them. */
 export const namedCharacters = '${packed(named)}';
 
-/** Their names in the same order, one a line. */
-export const characterNames = \`
-${named.map((c) => names.get(c).toLowerCase()).join('\n')}\`;
+/** Their names in the same order, with semicolons between them. */
+export const characterNames = '${named.map((c) => names.get(c).toLowerCase()).join(';')}';
 `;
 writeFileSync(new URL('character-names.ts', data), text);
 console.log(`${named.length} names, ${text.length} characters`);

@@ -57,3 +57,10 @@ export function wrapped(items: readonly string[], width: number, indent = 0): st
 export function listed(items: readonly string[]): string[] {
   return items.map((item, i) => (i + 1 < items.length ? `${item},` : item));
 }
+
+/** The character itself, or its number where it would not show on its own. */
+export function characterText(codePoint: number): string {
+  const character = String.fromCodePoint(codePoint);
+  const shows = /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(character);
+  return shows ? character : `U+${codePoint.toString(16).toUpperCase().padStart(4, '0')}`;
+}

@@ -1,6 +1,6 @@
 import type { ExemplarKind, LanguageCoverage } from '../core/text/languages.js';
 import { commonLanguages } from '../data/common-languages.js';
-import { listed } from './format.js';
+import { characterText, listed } from './format.js';
 
 /** How many languages are named before the rest is only counted. */
 const namedLanguages = 24;
@@ -64,11 +64,4 @@ function lackingItems(languages: readonly LanguageCoverage[], kind: ExemplarKind
 function characters(missing: readonly number[]): string[] {
   const rest = missing.length > missingShown ? ['…'] : [];
   return [...missing.slice(0, missingShown).map(characterText), ...rest];
-}
-
-/** The character itself, or its number where it would not show on its own. */
-function characterText(codePoint: number): string {
-  const character = String.fromCodePoint(codePoint);
-  const shows = /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(character);
-  return shows ? character : `U+${codePoint.toString(16).toUpperCase().padStart(4, '0')}`;
 }

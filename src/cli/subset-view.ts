@@ -4,7 +4,7 @@ import type { CodePointSet } from '../core/text/code-point-set.js';
 import type { RequestedLanguage } from '../core/text/languages.js';
 import { featureWords } from '../data/feature-names.js';
 import type { SubsetFile } from '../kit/subset.js';
-import { count, kilobytes, listed, share, table, wrapped } from './format.js';
+import { characterText, count, kilobytes, listed, share, table, wrapped } from './format.js';
 import type { Terminal } from './terminal.js';
 
 /** What a call asks to keep. */
@@ -166,13 +166,6 @@ function characterItems(codePoints: readonly number[], nameOf: CharacterNames): 
     return [...shown.map(characterText), ...(rest > 0 ? [`and ${rest} more`] : [])];
   }
   return listed(shown.map((c) => [characterText(c), nameOf(c)].filter(Boolean).join(' ')));
-}
-
-/** The character itself, or its number where it would not show on its own. */
-function characterText(codePoint: number): string {
-  const character = String.fromCodePoint(codePoint);
-  const shows = /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(character);
-  return shows ? character : `U+${codePoint.toString(16).toUpperCase().padStart(4, '0')}`;
 }
 
 /** What several faces have in common is said once. */

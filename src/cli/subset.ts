@@ -123,15 +123,13 @@ async function wantedBy(options: SubsetCommandOptions, folder: string): Promise<
   addText(options.chars ?? '');
   if (options.charsFrom) {
     const { expandPaths } = await import('../kit/sources.js');
-    const { textOf } = await import('../kit/text-files.js');
-    for (const path of await expandPaths(options.charsFrom, folder)) {
+    const { textFiles, textOf } = await import('../kit/text-files.js');
+    for (const path of await expandPaths(options.charsFrom, folder, textFiles)) {
       addText(textOf(relative(folder, path) || path, readFileSync(path)));
     }
   }
   const asked = new CodePointSet();
-  for (const set of [characters, ...languages.map((language) => language.characters)]) {
-    for (const [first, last] of set.ranges()) asked.addRange(first, last);
-  }
+  for (const set of [characters, ...languages.map((language) => language.characters)]) asked.addAll(set);
   if (asked.size === 0) {
     const advice = 'say what to keep with --chars, --chars-from, --ranges or --languages';
     throw new DenseGlyphError('call-invalid', 'no characters are asked for', {}, advice);

@@ -25,26 +25,43 @@ export interface Source extends OpenedFont {
   licenceTexts: NamedFile[];
 }
 
-const fontFiles = '**/*.{ttf,otf,ttc,otc,woff,woff2,eot,zip,TTF,OTF,TTC,OTC,WOFF,WOFF2,EOT,ZIP}';
+/** What a folder stands for: the files in it of one kind. */
+export interface FileKind {
+  /** Without the dot, in small letters. */
+  extensions: readonly string[];
+  /** As in `font file`. */
+  noun: string;
+}
+
+const fontFiles: FileKind = {
+  extensions: ['ttf', 'otf', 'ttc', 'otc', 'woff', 'woff2', 'eot', 'zip'],
+  noun: 'font file',
+};
 
 /**
  * The paths that files, folders and globs stand for, sorted, each once.
  *
  * @param base the folder that relative paths start from
+ * @param kind which files of a folder are meant
  * @throws DenseGlyphError `file-unreadable` for a path or pattern that stands for nothing
  */
-export async function expandPaths(patterns: readonly string[], base: string): Promise<string[]> {
+export async function expandPaths(
+  patterns: readonly string[],
+  base: string,
+  { extensions, noun }: FileKind = fontFiles,
+): Promise<string[]> {
+  const inFolder = `**/*.{${[...extensions, ...extensions.map((e) => e.toUpperCase())].join(',')}}`;
   const found = new Set<string>();
   for (const pattern of patterns) {
     const path = resolve(base, pattern);
     const info = await stat(path).catch(() => undefined);
     let matches: string[] = [];
     if (info?.isDirectory())
-      matches = await glob(`${escapePath(pattern)}/${fontFiles}`, { cwd: base, absolute: true });
+      matches = await glob(`${escapePath(pattern)}/${inFolder}`, { cwd: base, absolute: true });
     else if (info) matches = [path];
     else if (isDynamicPattern(pattern)) matches = await glob(pattern, { cwd: base, absolute: true });
     if (matches.length === 0) {
-      const reason = info || isDynamicPattern(pattern) ? 'matches no font file' : 'there is no such file';
+      const reason = info || isDynamicPattern(pattern) ? `matches no ${noun}` : 'there is no such file';
       throw new DenseGlyphError(
         'file-unreadable',
         reason,

@@ -1,8 +1,15 @@
 import { extname } from 'node:path';
 import { parse, type DefaultTreeAdapterTypes } from 'parse5';
 import { DenseGlyphError } from '../core/errors.js';
+import type { FileKind } from './sources.js';
 
 type Node = DefaultTreeAdapterTypes.Node;
+
+/** Files whose text `--chars-from` takes from a folder. */
+export const textFiles: FileKind = {
+  extensions: ['html', 'htm', 'xhtml', 'md', 'markdown', 'mdx', 'json', 'txt'],
+  noun: 'text file',
+};
 
 /** Attributes whose value a browser draws. */
 const drawnAttributes: ReadonlySet<string> = new Set(['alt', 'label', 'placeholder', 'title', 'value']);

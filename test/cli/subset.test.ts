@@ -143,6 +143,7 @@ describe('subset', () => {
       /FerrywakeSans-Regular\.ttf: the font has none of the characters/,
     ],
     ['a file that is not there', ['--chars-from', 'no.txt', '--out', 'o'], 3, /no\.txt/],
+    ['a folder without texts', ['--chars-from', '.', '--out', 'o'], 3, /\.: matches no text file/],
     ['a file that is not text', ['--chars-from', sans, '--out', 'o'], 3, /it is not text in UTF-8/],
     [
       'its own source',

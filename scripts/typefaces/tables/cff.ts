@@ -1,6 +1,7 @@
 // Adobe Technical Notes 5176 (Compact Font Format) and 5177 (Type 2 Charstrings)
 
 import { Writer } from '#src/core/bytes/writer.js';
+import { writeInteger } from '#src/core/outlines/cff-data.js';
 import { startsOf, type Contour } from '../geometry/contour.js';
 
 export interface CffGlyph {
@@ -8,15 +9,6 @@ export interface CffGlyph {
   advance: number;
   /** Rounded to font units, outer contours counter-clockwise. */
   contours: Contour[];
-}
-
-function integer(writer: Writer, value: number): void {
-  if (value >= -107 && value <= 107) writer.uint8(value + 139);
-  else if (value >= 108 && value <= 1131)
-    writer.uint8(247 + ((value - 108) >> 8)).uint8((value - 108) & 0xff);
-  else if (value <= -108 && value >= -1131)
-    writer.uint8(251 + ((-value - 108) >> 8)).uint8((-value - 108) & 0xff);
-  else writer.uint8(28).int16(value);
 }
 
 /** A dict operand of five bytes, so that an offset can be patched in. */
@@ -37,12 +29,12 @@ const operators = {
 
 function charstring(glyph: CffGlyph, nominalWidth: number): Uint8Array {
   const writer = new Writer(128);
-  integer(writer, glyph.advance - nominalWidth);
+  writeInteger(writer, glyph.advance - nominalWidth);
   let x = 0;
   let y = 0;
   for (const contour of glyph.contours) {
-    integer(writer, contour.start.x - x);
-    integer(writer, contour.start.y - y);
+    writeInteger(writer, contour.start.x - x);
+    writeInteger(writer, contour.start.y - y);
     writer.uint8(operators.rmoveto);
     const starts = startsOf(contour);
     contour.segments.forEach((segment, i) => {
@@ -71,14 +63,14 @@ function charstring(glyph: CffGlyph, nominalWidth: number): Uint8Array {
 
 function drawLine(writer: Writer, dx: number, dy: number): void {
   if (dy === 0) {
-    integer(writer, dx);
+    writeInteger(writer, dx);
     writer.uint8(operators.hlineto);
   } else if (dx === 0) {
-    integer(writer, dy);
+    writeInteger(writer, dy);
     writer.uint8(operators.vlineto);
   } else {
-    integer(writer, dx);
-    integer(writer, dy);
+    writeInteger(writer, dx);
+    writeInteger(writer, dy);
     writer.uint8(operators.rlineto);
   }
 }
@@ -86,13 +78,13 @@ function drawLine(writer: Writer, dx: number, dy: number): void {
 function drawCurve(writer: Writer, deltas: readonly number[]): void {
   const [dx1, dy1, dx2, dy2, dx3, dy3] = deltas;
   if (dy1 === 0 && dx3 === 0) {
-    for (const value of [dx1, dx2, dy2, dy3]) integer(writer, value);
+    for (const value of [dx1, dx2, dy2, dy3]) writeInteger(writer, value);
     writer.uint8(operators.hvcurveto);
   } else if (dx1 === 0 && dy3 === 0) {
-    for (const value of [dy1, dx2, dy2, dx3]) integer(writer, value);
+    for (const value of [dy1, dx2, dy2, dx3]) writeInteger(writer, value);
     writer.uint8(operators.vhcurveto);
   } else {
-    for (const value of deltas) integer(writer, value);
+    for (const value of deltas) writeInteger(writer, value);
     writer.uint8(operators.rrcurveto);
   }
 }
@@ -133,22 +125,22 @@ export function cff(glyphs: readonly CffGlyph[], names: CffNames, bounds: readon
   glyphs.slice(1).forEach((_, i) => charset.uint16(standardStrings + 4 + i));
 
   const privateDict = new Writer(16);
-  integer(privateDict, 0);
+  writeInteger(privateDict, 0);
   privateDict.uint8(20); // defaultWidthX: no glyph leaves its width out
-  integer(privateDict, nominalWidth);
+  writeInteger(privateDict, nominalWidth);
   privateDict.uint8(21); // nominalWidthX
 
   const topDict = (charsetAt: number, charStringsAt: number, privateAt: number) => {
     const writer = new Writer(64);
     const string = (sid: number, operator: number) => {
-      integer(writer, sid);
+      writeInteger(writer, sid);
       writer.uint8(operator);
     };
     string(standardStrings, 1);
     string(standardStrings + 1, 2);
     string(standardStrings + 2, 3);
     string(standardStrings + 3, 4);
-    for (const value of bounds) integer(writer, value);
+    for (const value of bounds) writeInteger(writer, value);
     writer.uint8(5);
     offsetOperand(writer, charsetAt);
     writer.uint8(15);

@@ -1,5 +1,10 @@
 import { DenseGlyphError } from '../errors.js';
 
+/** Layout tables of real fonts read shared pieces some dozen times. */
+const readingsAllowed = 64;
+/** Bytes that ranges of a few bytes may stand for besides; those of the largest fonts take a tenth of it. */
+const expansionAllowed = 16 * 1024 * 1024;
+
 /**
  * Reads big-endian values from one table and can't leave it.
  *
@@ -45,13 +50,16 @@ export class Reader {
     return this.damaged(`${size} bytes wanted at offset ${origin + at}, but ${this.table.trim()} ${end}`, at);
   }
 
-  /** Bounds the bytes read in all, for tables whose pieces may lie on top of each other. Parts have no bound. */
-  limit(bytes: number): this {
-    this.allowance = bytes;
+  /**
+   * Bounds the bytes read in all, for tables whose pieces are shared and may lie on top of each other; `charge` counts
+   * what ranges stand for. Parts have no bound.
+   */
+  limitReadings(): this {
+    this.allowance = this.length * readingsAllowed + expansionAllowed;
     return this;
   }
 
-  /** Counts memory that a few bytes stand for against what `limit` allows. */
+  /** Counts memory that a few bytes stand for against what `limitReadings` allows. */
   charge(bytes: number): void {
     this.allowance -= bytes;
     if (this.allowance < 0) throw this.damaged('its pieces overlap so often that reading them does not end');

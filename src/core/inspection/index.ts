@@ -12,8 +12,9 @@ import * as cmap from '../tables/cmap.js';
 import * as fvar from '../tables/fvar.js';
 import * as maxp from '../tables/maxp.js';
 import * as name from '../tables/name.js';
-import { CodePointSet } from '../text/code-point-set.js';
+import type { CodePointSet } from '../text/code-point-set.js';
 import { languagesOf, type LanguageCoverage } from '../text/languages.js';
+import { mappedCharacters } from '../text/mapped-characters.js';
 import { scriptsOf, type ScriptCoverage } from '../text/scripts.js';
 import { unicodeRangeText } from '../text/unicode-ranges.js';
 import { featureWords, isAppliedByDefault } from '../../data/feature-names.js';
@@ -142,9 +143,7 @@ function coverageOf(font: Font, cache: CoverageCache): Coverage {
   const start = font.has(cmap.tag) ? font.bytesOf(cmap.tag).byteOffset : -1;
   const known = cache.get(start);
   if (known) return known;
-  const characters = new CodePointSet();
-  const table = font.optional(cmap);
-  if (table) cmap.eachRangeOf(table, (first, last) => characters.addRange(first, last));
+  const characters = mappedCharacters(font);
   const scripts = scriptsOf(characters);
   const coverage = {
     characters,

@@ -29,8 +29,7 @@ export interface Gdef {
 /** @returns undefined where the font has no such table */
 export function readGdef(font: Font): Gdef | undefined {
   if (!font.has('GDEF')) return undefined;
-  const bytes = font.bytesOf('GDEF');
-  const reader = new Reader(bytes, 'GDEF').limit(bytes.length * 64 + 16 * 1024 * 1024);
+  const reader = new Reader(font.bytesOf('GDEF'), 'GDEF').limitReadings();
   const majorVersion = reader.uint16();
   const minorVersion = reader.uint16();
   if (majorVersion !== 1) throw reader.damaged(`version ${majorVersion} is not known`, 0);

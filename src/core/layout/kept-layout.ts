@@ -13,11 +13,10 @@ import type {
   Script,
   Subtable,
 } from './layout-table.js';
-import { keptPairs, withoutIdlePairs } from './pair-adjustment.js';
-import { eachVariationInPairs } from './pair-adjustment.js';
+import { eachVariationInPairs, isPairAdjustment, keptPairs, withoutIdlePairs } from './pair-adjustment.js';
 import { eachVariationIn, keptPositioning } from './positioning.js';
 import { deltaSetKey } from './device.js';
-import { keptSubstitution } from './substitution.js';
+import { isSubstitution, keptSubstitution } from './substitution.js';
 
 /** A layout table that is ready to be written. Contexts still name lookups by their old numbers. */
 export interface KeptLayout {
@@ -126,28 +125,16 @@ const hasEffect = (subtable: Subtable, lookups: ReadonlyMap<number, Lookup>) =>
   subtable.kind !== 'context' || lookupsOf(subtable).some((lookup) => lookups.has(lookup));
 
 function keptSubtable(subtable: Subtable, map: GlyphMap): Subtable | undefined {
-  switch (subtable.kind) {
-    case 'single':
-    case 'multiple':
-    case 'alternate':
-    case 'ligature':
-    case 'reverse':
-      return keptSubstitution(subtable, map);
-    case 'context':
-      return keptContext(subtable, map);
-    case 'glyph pairs':
-    case 'class pairs':
-      return keptPairs(subtable, map);
-    default:
-      return keptPositioning(subtable, map);
-  }
+  if (isSubstitution(subtable)) return keptSubstitution(subtable, map);
+  if (isPairAdjustment(subtable)) return keptPairs(subtable, map);
+  return subtable.kind === 'context' ? keptContext(subtable, map) : keptPositioning(subtable, map);
 }
 
 /** Pairs that move nothing keep later subtables from being asked; behind the last one there are none. */
 function withoutIdleEnd(subtables: Subtable[]): Subtable[] {
   const kept = [...subtables];
   for (let last = kept.pop(); last; last = kept.pop()) {
-    const left = last.kind === 'glyph pairs' || last.kind === 'class pairs' ? withoutIdlePairs(last) : last;
+    const left = isPairAdjustment(last) ? withoutIdlePairs(last) : last;
     if (left) return [...kept, left];
   }
   return kept;
@@ -181,17 +168,8 @@ export function deltaSetsOf({ lookups }: KeptLayout): Set<number> {
   const used = new Set<number>();
   const visit = (outer: number, inner: number) => used.add(deltaSetKey(outer, inner));
   for (const subtable of lookups.flatMap((lookup) => lookup.subtables)) {
-    if (subtable.kind === 'glyph pairs' || subtable.kind === 'class pairs')
-      eachVariationInPairs(subtable, visit);
-    else if (
-      subtable.kind === 'single adjustment' ||
-      subtable.kind === 'cursive' ||
-      subtable.kind === 'mark to base' ||
-      subtable.kind === 'mark to mark' ||
-      subtable.kind === 'mark to ligature'
-    ) {
-      eachVariationIn(subtable, visit);
-    }
+    if (isPairAdjustment(subtable)) eachVariationInPairs(subtable, visit);
+    else if (!isSubstitution(subtable) && subtable.kind !== 'context') eachVariationIn(subtable, visit);
   }
   return used;
 }

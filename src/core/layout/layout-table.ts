@@ -63,10 +63,6 @@ export const lookupTypes = {
   GPOS: { extension: 9, context: 7, chainedContext: 8, highest: 9 },
 } as const;
 
-/** How often pieces of a table may be read again, as lookups share some of them; and what ranges may stand for. */
-const maximumReadings = 64;
-const maximumInRanges = 16 * 1024 * 1024;
-
 /**
  * @param has which glyphs matter to positions; those of others aren't read
  * @returns undefined where the font hasn't the table
@@ -77,8 +73,7 @@ export function readLayoutTable(
   has: GlyphFilter = () => true,
 ): LayoutTable | undefined {
   if (!font.has(tag)) return undefined;
-  const bytes = font.bytesOf(tag);
-  const reader = new Reader(bytes, tag).limit(bytes.length * maximumReadings + maximumInRanges);
+  const reader = new Reader(font.bytesOf(tag), tag).limitReadings();
   const majorVersion = reader.uint16();
   const minorVersion = reader.uint16();
   if (majorVersion !== 1) throw reader.damaged(`version ${majorVersion} is not known`, 0);

@@ -51,6 +51,9 @@ export interface ClassPairs extends PairBase {
 
 export type PairAdjustment = GlyphPairs | ClassPairs;
 
+export const isPairAdjustment = (subtable: { kind: string }): subtable is PairAdjustment =>
+  subtable.kind === 'glyph pairs' || subtable.kind === 'class pairs';
+
 const noPair: PairValue = { first: noValue, second: noValue };
 
 /** @param has which glyphs matter */

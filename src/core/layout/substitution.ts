@@ -40,6 +40,17 @@ export interface ReverseSubstitution {
 export type Substitution =
   SingleSubstitution | SequenceSubstitution | LigatureSubstitution | ReverseSubstitution;
 
+const kinds: ReadonlySet<string> = new Set<Substitution['kind']>([
+  'single',
+  'multiple',
+  'alternate',
+  'ligature',
+  'reverse',
+]);
+
+export const isSubstitution = (subtable: { kind: string }): subtable is Substitution =>
+  kinds.has(subtable.kind);
+
 /** @param type 1 to 4 or 8 */
 export function readSubstitution(reader: Reader, start: number, type: number): Substitution {
   switch (type) {

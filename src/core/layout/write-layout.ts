@@ -13,10 +13,10 @@ import {
   type Script,
   type Subtable,
 } from './layout-table.js';
-import { pairForms, splitPairs, writePairs } from './pair-adjustment.js';
+import { isPairAdjustment, pairForms, splitPairs, writePairs } from './pair-adjustment.js';
 import { writePositioning, type PositioningContext } from './positioning.js';
 import { writeContext } from './sequence-context.js';
-import { writeSubstitution } from './substitution.js';
+import { isSubstitution, writeSubstitution } from './substitution.js';
 
 export interface LayoutWriteOptions {
   /** Where the delta sets of variable fonts are now. */
@@ -71,7 +71,7 @@ function largest(sizes: readonly number[], count: number): ReadonlySet<number> {
 
 function splitLookup(lookup: Lookup): Lookup {
   const subtables = lookup.subtables.flatMap((subtable): Subtable[] =>
-    subtable.kind === 'glyph pairs' || subtable.kind === 'class pairs' ? splitPairs(subtable) : [subtable],
+    isPairAdjustment(subtable) ? splitPairs(subtable) : [subtable],
   );
   return subtables.length === lookup.subtables.length ? lookup : { ...lookup, subtables };
 }
@@ -135,25 +135,15 @@ function writeSubtable(
   layout: KeptLayout,
   context: PositioningContext,
 ): Block {
-  switch (subtable.kind) {
-    case 'single':
-    case 'multiple':
-    case 'alternate':
-    case 'ligature':
-    case 'reverse':
-      return writeSubstitution(subtable, context.store);
-    case 'context':
-      return writeContext(subtable, (lookup) => layout.lookupNumbers.get(lookup), context.store);
-    case 'glyph pairs':
-    case 'class pairs': {
-      const forms = pairForms(subtable, last);
-      if (forms.length === 1) return writePairs(subtable, context);
-      const sizes = forms.map((form) => sizeOf([writePairs(form, { ...context, store: new BlockStore() })]));
-      return writePairs(forms[sizes.indexOf(Math.min(...sizes))], context);
-    }
-    default:
-      return writePositioning(subtable, context);
+  if (isSubstitution(subtable)) return writeSubstitution(subtable, context.store);
+  if (subtable.kind === 'context') {
+    return writeContext(subtable, (lookup) => layout.lookupNumbers.get(lookup), context.store);
   }
+  if (!isPairAdjustment(subtable)) return writePositioning(subtable, context);
+  const forms = pairForms(subtable, last);
+  if (forms.length === 1) return writePairs(subtable, context);
+  const sizes = forms.map((form) => sizeOf([writePairs(form, { ...context, store: new BlockStore() })]));
+  return writePairs(forms[sizes.indexOf(Math.min(...sizes))], context);
 }
 
 /** Bytes of blocks and all that they point to. */

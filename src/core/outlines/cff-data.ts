@@ -138,6 +138,16 @@ export function dictBytes(entries: Iterable<readonly [key: number, operands: Uin
 /** A whole number in five bytes, whatever its size, so that offsets can be known before they are written. */
 export const fiveByteOperand = (value: number): Uint8Array => new Writer(5).uint8(29).int32(value).bytes();
 
+/** A whole number of 16 bits, as DICTs and charstrings write it, in as few bytes as it takes. */
+export function writeInteger(writer: Writer, value: number): void {
+  if (value >= -107 && value <= 107) writer.uint8(value + 139);
+  else if (value >= 108 && value <= 1131)
+    writer.uint8(247 + ((value - 108) >> 8)).uint8((value - 108) & 0xff);
+  else if (value <= -108 && value >= -1131)
+    writer.uint8(251 + ((-value - 108) >> 8)).uint8((-value - 108) & 0xff);
+  else writer.uint8(28).int16(value);
+}
+
 /** An INDEX with offsets as short as they can be. */
 export function indexBytes(objects: readonly Uint8Array[]): Uint8Array {
   const size = objects.reduce((sum, { length }) => sum + length, 0);

@@ -3,6 +3,7 @@
 import { Writer } from '../bytes/writer.js';
 import { drawCff, type Cff } from '../outlines/cff.js';
 import { subroutineBias, type CharstringObserver } from '../outlines/charstring.js';
+import { writeInteger } from '../outlines/cff-data.js';
 import type { OutlineSink } from '../outlines/outline.js';
 import type { GlyphMap } from '../layout/glyph-map.js';
 
@@ -276,13 +277,7 @@ function redrawn(cff: Cff, glyphId: number): Uint8Array {
   return writer.uint8(endchar).bytes();
 }
 
-/** Section 3.2: a number in as few bytes as it takes. */
 function writeNumber(writer: Writer, value: number): void {
-  if (!Number.isInteger(value)) return void writer.uint8(255).fixed(value);
-  if (value >= -107 && value <= 107) writer.uint8(value + 139);
-  else if (value >= 108 && value <= 1131)
-    writer.uint8(247 + ((value - 108) >> 8)).uint8((value - 108) & 0xff);
-  else if (value <= -108 && value >= -1131)
-    writer.uint8(251 + ((-value - 108) >> 8)).uint8((-value - 108) & 0xff);
-  else writer.uint8(28).int16(value);
+  if (Number.isInteger(value)) writeInteger(writer, value);
+  else writer.uint8(255).fixed(value);
 }

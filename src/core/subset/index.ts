@@ -7,6 +7,7 @@ import { readLayoutTable, type LayoutTable } from '../layout/layout-table.js';
 import { fontOf, type Font } from '../sfnt/font.js';
 import { cmap, head, maxp, os2, post } from '../tables/index.js';
 import { CodePointSet } from '../text/code-point-set.js';
+import { mappedCharacters } from '../text/mapped-characters.js';
 import { keptCff } from './cff.js';
 import { keptCmap } from './character-map.js';
 import { companionsOf, textKindsOf } from './companions.js';
@@ -123,8 +124,7 @@ function refuseUnknown(font: Font): void {
 }
 
 function charactersOf(font: Font, wanted: CodePointSet, gsub: LayoutTable | undefined) {
-  const available = new CodePointSet();
-  cmap.eachRangeOf(font.table(cmap), (first, last) => available.addRange(first, last));
+  const available = mappedCharacters(font);
   const [had, missing]: [number[], number[]] = [[], []];
   for (const [first, last] of wanted.ranges()) {
     for (let c = first; c <= last; c++) (available.has(c) ? had : missing).push(c);
@@ -133,7 +133,7 @@ function charactersOf(font: Font, wanted: CodePointSet, gsub: LayoutTable | unde
   const kinds = textKindsOf(wanted);
   const companions = companionsOf(wanted, available, kinds, (tag) => scripts.has(tag));
   const characters = new CodePointSet(companions);
-  for (const [first, last] of wanted.ranges()) characters.addRange(first, last);
+  characters.addAll(wanted);
   return { characters, had, missing, companions, kinds };
 }
 

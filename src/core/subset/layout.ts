@@ -143,7 +143,7 @@ function writeKernPairs(writer: Writer, pairs: readonly [number, number, number]
 /** OpenType: BASE. Coordinates that follow a point of a glyph (format 2) become plain ones: hinting alone moves it. */
 export function keptBase(font: Font): Uint8Array {
   const source = font.bytesOf('BASE');
-  const reader = new Reader(source, 'BASE').limit(source.length * 64 + 0x10000);
+  const reader = new Reader(source, 'BASE').limitReadings();
   const writer = new Writer(source.length).write(source);
   const coordinate = (at: number) => {
     if (reader.seek(at).uint16() === 2) writer.patchUint16(at, 1);

@@ -69,25 +69,18 @@ function withoutInstructions(reader: Reader, record: Uint8Array, numberOfContour
 /** Limits stay as bounds for what is left; those of instructions go with them. */
 export function keptMaxp(font: Font, map: GlyphMap, hinted: boolean): Uint8Array {
   const { version, limits } = font.table(maxp);
-  const kept = limits && !hinted ? { ...maxp.limitsWithoutInstructions, ...outlineLimits(limits) } : limits;
+  const kept = limits && { ...limits };
+  if (kept && !hinted)
+    for (const field of instructionLimits) kept[field] = maxp.limitsWithoutInstructions[field];
   return maxp.serialise({ version, numGlyphs: map.size, ...(kept ? { limits: kept } : {}) });
 }
 
-function outlineLimits(limits: maxp.TrueTypeLimits): Partial<maxp.TrueTypeLimits> {
-  const {
-    maxPoints,
-    maxContours,
-    maxCompositePoints,
-    maxCompositeContours,
-    maxComponentElements,
-    maxComponentDepth,
-  } = limits;
-  return {
-    maxPoints,
-    maxContours,
-    maxCompositePoints,
-    maxCompositeContours,
-    maxComponentElements,
-    maxComponentDepth,
-  };
-}
+const instructionLimits = [
+  'maxZones',
+  'maxTwilightPoints',
+  'maxStorage',
+  'maxFunctionDefs',
+  'maxInstructionDefs',
+  'maxStackElements',
+  'maxSizeOfInstructions',
+] as const satisfies (keyof maxp.TrueTypeLimits)[];

@@ -88,8 +88,7 @@ function eachSharedTuple(record: Uint8Array, axisCount: number, visit: (index: n
 
 /** OpenType: HVAR and VVAR: how advances, bearings and origins vary. */
 export function keptMetricVariations(font: Font, tag: 'HVAR' | 'VVAR', map: GlyphMap): Uint8Array {
-  const bytes = font.bytesOf(tag);
-  const reader = new Reader(bytes, tag).limit(bytes.length * 64 + 16 * 1024 * 1024);
+  const reader = new Reader(font.bytesOf(tag), tag).limitReadings();
   reader.skip(4);
   const storeAt = reader.uint32();
   const mapOffsets = reader.uint32Array(tag === 'HVAR' ? 3 : 4);

@@ -13,11 +13,11 @@ export function characterName(codePoint: number): string | undefined {
 }
 
 function readNames(): ReadonlyMap<number, string> {
-  const names = characterNames.split('\n');
+  const names = characterNames.split(';');
   const found = new Map<number, string>();
-  let line = 1; // the text starts with an empty line
+  let next = 0;
   eachPackedRange(namedCharacters, (first, last) => {
-    for (let codePoint = first; codePoint <= last; codePoint++) found.set(codePoint, names[line++]);
+    for (let codePoint = first; codePoint <= last; codePoint++) found.set(codePoint, names[next++]);
   });
   return found;
 }

@@ -33,6 +33,10 @@ export class CodePointSet {
     }
   }
 
+  addAll(other: CodePointSet): void {
+    for (const [first, last] of other.ranges()) this.addRange(first, last);
+  }
+
   /** How many code points of a range are in the set. @param last included */
   countIn(first: number, last: number): number {
     let count = 0;

@@ -3,7 +3,7 @@ import { outlinesOf } from '../../core/outlines/index.js';
 import { rangeText } from '../../core/css/index.js';
 import type { FamilyGrid } from '../../core/inspection/index.js';
 import { cmap } from '../../core/tables/index.js';
-import { CodePointSet } from '../../core/text/code-point-set.js';
+import { mappedCharacters } from '../../core/text/mapped-characters.js';
 import { charactersByScript } from '../../core/text/scripts.js';
 import { sampleSentences } from '../../data/sample-sentences.js';
 import type { InspectedFont, InspectedSource } from '../inspect.js';
@@ -247,10 +247,8 @@ function featureControls({ features }: InspectedFont): string {
 function charactersJson({ opened }: InspectedSource): string {
   const { font } = opened;
   const table = font.optional(cmap);
-  const characters = new CodePointSet();
-  if (table) cmap.eachRangeOf(table, (first, last) => characters.addRange(first, last));
   const outlines = outlinesOf(font);
-  const groups = charactersByScript(characters).map(({ name, codePoints }) => [
+  const groups = charactersByScript(mappedCharacters(font)).map(({ name, codePoints }) => [
     name,
     codePoints.map((codePoint) => [
       codePoint,
