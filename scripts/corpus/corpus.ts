@@ -87,10 +87,11 @@ console.log(
 );
 if (draw) {
   for (const engine of availableEngines().filter((name) => !values.engine || name === values.engine)) {
-    const { same, alike, problems: found } = await drawings.drawIn(engine);
+    const { same, hinted, alike, problems: found } = await drawings.drawIn(engine);
     problems.push(...found);
     console.log(
-      `${engine}: ${same} drawn the same, ${alike} TrueType from CFF drawn alike, ${found.length} not`,
+      `${engine}: ${same} drawn the same, ${hinted} only with instructions kept, ` +
+        `${alike} TrueType from CFF drawn alike, ${found.length} not`,
     );
   }
 }

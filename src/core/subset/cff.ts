@@ -26,16 +26,9 @@ export function keptCff(font: Font, map: GlyphMap, hinted: boolean): Uint8Array 
   const cff = readCff(font);
   const flat = flatCharstrings(cff, map, hinted);
   const called = calledSubroutines(cff, map);
-  const forms: Uint8Array[] = [];
-  if (flat) forms.push(writeCff(cff, map, { charstrings: flat, global: [], local: new Map() }, hinted));
+  const forms = [writeCff(cff, map, { charstrings: flat, global: [], local: new Map() }, hinted)];
   if (called && (called.global.length > 0 || called.local.size > 0 || hinted))
     forms.push(writeCff(cff, map, called, true));
-  if (forms.length === 0) {
-    throw cff.reader.damaged(
-      'its charstrings compute which subroutine they call, which cannot be cut down',
-      0,
-    );
-  }
   return smallest(forms);
 }
 

@@ -28,23 +28,21 @@ interface Piece {
 }
 
 /**
- * Charstrings with the subroutines that they call put in their place.
+ * Charstrings with the subroutines that they call put in their place. A charstring that computes a number that matters,
+ * instead of writing it, is drawn anew and loses its hints; hardly any font has one.
  *
  * @param hinted whether stem hints stay
- * @returns undefined where a number that matters is computed instead of written; hardly any font does that
  */
-export function flatCharstrings(cff: Cff, map: GlyphMap, hinted: boolean): Uint8Array[] | undefined {
-  const flat: Uint8Array[] = [];
-  for (const oldId of map.oldIds) {
+export function flatCharstrings(cff: Cff, map: GlyphMap, hinted: boolean): Uint8Array[] {
+  return map.oldIds.map((oldId) => {
     const flattener = new Flattener(hinted);
     drawCff(cff, oldId, nowhere, flattener);
-    if (flattener.failed) return undefined;
-    flat.push(flattener.accented ? redrawn(cff, oldId) : flattener.bytes());
-  }
-  return flat;
+    return flattener.failed || flattener.accented ? redrawn(cff, oldId) : flattener.bytes();
+  });
 }
 
 class Flattener implements CharstringObserver {
+  /** A number isn't where it should be. */
   failed = false;
   /** Put together of two letters by endchar, which finds them by names that go. */
   accented = false;
@@ -67,8 +65,6 @@ class Flattener implements CharstringObserver {
     else this.pieces.push({ code, start, end, isNumber: false });
     if (operator < 1200 || (operator >= 1234 && operator <= 1237)) {
       this.cleared = this.pieces.length;
-      // A width that goes before a dropped stem stays in front of what comes next.
-      if ((isStem || isMask) && !this.hinted && !this.widthRead) this.cleared -= height & 1;
       this.widthRead = true;
     }
     if (operator !== endchar) return;

@@ -151,14 +151,16 @@ function addPresentationForms(
   available: CodePointSet,
   add: (codePoint: number) => void,
 ): void {
+  // Shaping makes no ligatures of them where a font maps U+0000 and has many of them; then all of them stay.
+  const all = available.has(0);
+  add(0);
   for (const [first, last] of [
     [0xfb50, 0xfdff],
     [0xfe70, 0xfeff],
   ]) {
     for (let form = first; form <= last; form++) {
-      if (!available.has(form)) continue;
       const letters = codePoints(String.fromCodePoint(form).normalize('NFKD')).filter((c) => c !== 0x20);
-      if (letters.every((letter) => wanted.has(letter))) add(form);
+      if (all || letters.every((letter) => wanted.has(letter))) add(form);
     }
   }
 }
