@@ -48,12 +48,16 @@ interface JobPair {
   turn?: number;
   /** Whether its outlines became another kind. */
   redrawn?: boolean;
+  /** Said to be drawn otherwise. */
+  told?: boolean;
 }
 
 export interface Drawn {
   same: number;
   /** Drawn the same only where instructions were kept. */
   hinted: number;
+  /** Drawn otherwise, as the subset says. */
+  told: number;
   /** Outlines of another kind, drawn nearly the same. */
   alike: number;
   problems: string[];
@@ -92,7 +96,13 @@ export class Drawings {
       return { kind: format, pair, texts, sizes: [40], redrawn: format === 'ttf' };
     });
     for (const subset of subsets) {
-      const drawing = { kind: subset.name, texts: subset.texts, sizes: textSizes, turn: slightTurn };
+      const drawing = {
+        kind: subset.name,
+        texts: subset.texts,
+        sizes: textSizes,
+        turn: slightTurn,
+        told: subset.told,
+      };
       const hinted = { ...drawing, pair: pairOf(`${subset.name}-hinted`, subset.hinted) };
       pairs.push({ ...drawing, pair: pairOf(subset.name, subset.bytes), hinted });
     }
@@ -106,7 +116,7 @@ export class Drawings {
       { '/blank': '<!doctype html><title>blank</title>' },
     );
     const engine = await startEngine(engineName);
-    const result: Drawn = { same: 0, hinted: 0, alike: 0, problems: [] };
+    const result: Drawn = { same: 0, hinted: 0, told: 0, alike: 0, problems: [] };
     for (const [i, job] of this.jobs.entries()) {
       if (i % fontsOnAPage === 0) await engine.open(`${server.origin}/blank`);
       for (const pair of job.pairs) {
@@ -114,6 +124,7 @@ export class Drawings {
         const problem = await drawPair(engine, drawn, result);
         if (!problem) continue;
         if (drawn.hinted && !(await drawPair(engine, drawn.hinted, { same: 0, alike: 0 }))) result.hinted++;
+        else if (pair.told) result.told++;
         else result.problems.push(`${engineName}: ${job.name}: ${pair.kind} ${problem}`);
       }
     }

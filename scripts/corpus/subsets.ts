@@ -17,6 +17,8 @@ export interface SubsetDrawing {
   /** With its instructions, for engines that take advances from them. */
   hinted: Uint8Array;
   texts: string[];
+  /** The subset says that browsers will draw it otherwise. */
+  told: boolean;
 }
 
 export interface SubsetTrial {
@@ -46,7 +48,13 @@ export function trySubsets(font: Font, seed = 1, only?: readonly string[]): Subs
       trial.problems.push(...compared(font, again, wanted).map((problem) => `${name}: ${problem}`));
       const hinted = font.has('fpgm') || font.has('prep') || font.has('CFF ');
       const whole = hinted ? subsetFont(font, { characters: wanted, hinting: 'keep' }).font : undefined;
-      trial.drawings.push({ name, bytes, hinted: whole ? writeFont(whole, 'woff2').bytes : bytes, texts });
+      trial.drawings.push({
+        name,
+        bytes,
+        hinted: whole ? writeFont(whole, 'woff2').bytes : bytes,
+        texts,
+        told: subset.changes.length > 0,
+      });
       trial.bytes.after += bytes.length;
     } catch (cause) {
       trial.problems.push(`${name}: ${cause instanceof Error ? cause.message : String(cause)}`);

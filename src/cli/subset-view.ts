@@ -82,7 +82,7 @@ function row(title: string, words: readonly string[], width: number): string[] {
 }
 
 function detailLines(subset: SubsetFile, wanted: Wanted, width: number, nameOf: CharacterNames): string[] {
-  const { characters, tables, features, dropped, legal, outputs } = subset;
+  const { characters, tables, features, dropped, changes, legal, outputs } = subset;
   const before = tables.reduce((sum, one) => sum + one.before, 0);
   const after = tables.reduce((sum, one) => sum + one.after, 0);
   const shown = tables.filter((one) => one.before >= before / 200 || one.after >= after / 50);
@@ -105,6 +105,7 @@ function detailLines(subset: SubsetFile, wanted: Wanted, width: number, nameOf: 
     ),
     ...row('Features', featureItems(features), width),
     ...gone.flatMap((text, i) => row(i === 0 ? 'Left out' : '', words(text), width)),
+    ...changes.flatMap((text, i) => row(i === 0 ? 'Changed' : '', words(text), width)),
     ...legal.map((text) => `${colors.yellow('licence')}     ${text}`),
   ];
 }
@@ -177,7 +178,7 @@ function summaryLines(
 ): string[] {
   const groups = new Map<string, { inputs: string[]; lines: string[] }>();
   for (const { input, subset } of results) {
-    const { characters, features, dropped, legal } = subset;
+    const { characters, features, dropped, changes, legal } = subset;
     const lines = [
       ...row(
         'Characters',
@@ -189,6 +190,7 @@ function summaryLines(
       ...missingLines(characters.missing, wanted, width, nameOf),
       ...row('Features', featureItems(features), width),
       ...dropped.flatMap((text, i) => row(i === 0 ? 'Left out' : '', words(text), width)),
+      ...changes.flatMap((text, i) => row(i === 0 ? 'Changed' : '', words(text), width)),
       ...legal.map((text) => `${colors.yellow('licence')}     ${text}`),
     ];
     const key = lines.join('\n');

@@ -7,9 +7,12 @@ import { openFont, writeFont } from '#src/core/containers/index.js';
 import { inspectFont } from '#src/core/inspection/index.js';
 import { fontOf, type Font } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
-import { head, hhea, os2 } from '#src/core/tables/index.js';
+import { subsetFont } from '#src/core/subset/index.js';
+import { parseUnicodeRanges } from '#src/core/subset/wanted.js';
+import { head, hhea, maxp, os2 } from '#src/core/tables/index.js';
 import { cli } from '../support/cli.js';
 import { availableEngines, startEngine, type Engine } from '../support/engines.js';
+import { overlongKern, spacedName } from '../support/fonts.js';
 import { readSample, sampleFonts, vendorFonts } from '../support/paths.js';
 import { LoggingServer } from '../support/server.js';
 
@@ -48,6 +51,16 @@ const refused: Record<string, Font> = Object.fromEntries(
     changed((tables) => tables.delete(tag)),
   ]),
 );
+/** Those that are accepted once they were written by us. */
+const mendable: Record<string, Font> = {
+  emptyTable: changed((tables) => tables.set('TSI3', new Uint8Array())),
+  spacedName: spacedName(openFont(readSample('LampbuoySlab-Bold.otf')).font),
+};
+const unkerned = changed((tables) => tables.delete('GPOS'));
+const overlong = changed((tables) => {
+  tables.delete('GPOS');
+  tables.set('kern', overlongKern(sample.table(maxp).numGlyphs));
+});
 const wrongUnits = changed((tables) =>
   tables.set('head', head.serialise({ ...sample.table(head), unitsPerEm: 20000 })),
 );
@@ -57,8 +70,20 @@ let server: LoggingServer;
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'dense-glyph-inspect-'));
-  for (const [name, font] of Object.entries({ ...measured, ...refused, wrongUnits })) {
+  for (const [name, font] of Object.entries({
+    ...measured,
+    ...refused,
+    ...mendable,
+    unkerned,
+    overlong,
+    wrongUnits,
+  })) {
     writeFileSync(join(folder, `${name}.ttf`), writeSfnt(font));
+  }
+  const { font: kerned } = subsetFont(overlong, { characters: parseUnicodeRanges('U+20-7E') });
+  writeFileSync(join(folder, 'kerned.ttf'), writeSfnt(kerned));
+  for (const [name, font] of Object.entries(mendable)) {
+    writeFileSync(join(folder, `${name}-mended.ttf`), writeFont(font, 'woff2').bytes);
   }
   const slab = openFont(readSample('LampbuoySlab-Bold.otf')).font;
   writeFileSync(join(folder, 'slab.otf'), writeFont(slab, 'otf').bytes);
@@ -117,7 +142,12 @@ describe.each(availableEngines())('%s', (name) => {
          states[name] = await face.load().then(() => true, () => false);
        }
        return states;`,
-      [...Object.keys(refused), 'wrongUnits', 'sample'],
+      [
+        ...Object.keys({ ...refused, ...mendable }),
+        ...Object.keys(mendable).map((key) => `${key}-mended`),
+        'wrongUnits',
+        'sample',
+      ],
     );
     const strict = name !== 'webkit';
     expect(states).toEqual({
@@ -125,9 +155,30 @@ describe.each(availableEngines())('%s', (name) => {
       name: !strict,
       post: !strict,
       cmap: !strict,
+      emptyTable: !strict,
+      spacedName: !strict,
+      'emptyTable-mended': true,
+      'spacedName-mended': true,
       wrongUnits: false,
       sample: true,
     });
+  });
+
+  test('leaves out what inspect says it leaves out: an overlong kern table', async () => {
+    const widths = await engine.run<Record<string, number>>(
+      `const widths = {};
+       const pen = document.createElement('canvas').getContext('2d');
+       for (const name of argument) {
+         const face = new FontFace('kern-' + name, 'url(/' + name + '.ttf)');
+         document.fonts.add(await face.load());
+         pen.font = '1000px kern-' + name;
+         widths[name] = pen.measureText('!!!').width;
+       }
+       return widths;`,
+      ['unkerned', 'overlong', 'kerned'],
+    );
+    expect(Math.round(widths.unkerned - widths.overlong)).toBe(name === 'webkit' ? 200 : 0);
+    expect(Math.round(widths.unkerned - widths.kerned)).toBe(200);
   });
 
   test('draws TrueType outlines made from CFF, and SVG fonts where it knows them, like the source', async () => {

@@ -12,7 +12,14 @@ import { languagesOf } from '#src/core/text/languages.js';
 import { scriptsOf } from '#src/core/text/scripts.js';
 import { exemplarSets, languageRows } from '#src/data/languages.js';
 import { scriptRanges } from '#src/data/scripts.js';
-import { buildFont, os2Fields, simpleGlyph, type FontParts } from '../support/fonts.js';
+import {
+  buildFont,
+  os2Fields,
+  overlongKern,
+  simpleGlyph,
+  spacedName,
+  type FontParts,
+} from '../support/fonts.js';
 import { readSample, sampleFonts, vendorFonts } from '../support/paths.js';
 
 const inspectSample = (file: string): Inspection => {
@@ -137,6 +144,7 @@ describe('findings', () => {
   const plain = buildFont();
   const metrics = (fields: Partial<os2.Os2>) => changed('OS/2', os2.serialise({ ...os2Fields, ...fields }));
   const unicode = plain.table(cmap).encodingRecords;
+  const spaced = spacedName(openFont(readSample('LampbuoySlab-Bold.otf')).font);
 
   test.each<[code: string, Font, string | undefined, message: string]>([
     ['file-name-weight', plain, 'Harbour-Bold.ttf', 'the file name means weight 700, the font is 400'],
@@ -144,6 +152,9 @@ describe('findings', () => {
     ['file-name-format', plain, 'harbour.otf', 'the file name says otf, the content is ttf'],
     ['weight-disagrees', buildFont({ subfamily: 'Black' }), undefined, 'the style name "Black" means 900'],
     ['tables-missing', changed('post', undefined), undefined, 'the font has no post table'],
+    ['tables-empty', changed('TSI3', new Uint8Array()), undefined, 'a table is empty: TSI3'],
+    ['cff-name-invalid', spaced, undefined, 'the name inside the CFF table has spaces'],
+    ['kern-too-long', changed('kern', overlongKern(200)), undefined, 'the kern table has 11000 pairs'],
     [
       'units-per-em-invalid',
       changed('head', head.serialise({ ...plain.table(head), unitsPerEm: 20000 })),

@@ -6,6 +6,7 @@ import { readClassDefinition, writeNeededClassDefinition } from '#src/core/layou
 import { readCoverage, writeCoverage } from '#src/core/layout/coverage.js';
 import { keptLayout } from '#src/core/layout/kept-layout.js';
 import type { Subtable } from '#src/core/layout/layout-table.js';
+import { PairValue } from '#src/core/layout/pair-adjustment.js';
 import { noValue } from '#src/core/layout/value-record.js';
 import { everyGlyph, layoutOf, value } from '../support/layout.js';
 
@@ -176,7 +177,7 @@ const positionings: [string, number, Subtable][] = [
     {
       kind: 'glyph pairs',
       consumesSecond: true,
-      pairs: new Map([[3, new Map([[4, { first: value(-20), second: noValue }]])]]),
+      pairs: new Map([[3, new Map([[4, new PairValue(value(-20), noValue)]])]]),
     },
   ],
   [
@@ -189,14 +190,8 @@ const positionings: [string, number, Subtable][] = [
       firstClasses: new Map([[4, 1]]),
       secondClasses: new Map([[5, 1]]),
       matrix: [
-        [
-          { first: noValue, second: noValue },
-          { first: value(5), second: value(1, 2) },
-        ],
-        [
-          { first: value(7), second: noValue },
-          { first: noValue, second: noValue },
-        ],
+        [new PairValue(noValue, noValue), new PairValue(value(5), value(1, 2))],
+        [new PairValue(value(7), noValue), new PairValue(noValue, noValue)],
       ],
     },
   ],

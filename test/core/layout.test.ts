@@ -12,6 +12,7 @@ import {
   withoutIdlePairs,
   type ClassPairs,
   type PairAdjustment,
+  PairValue,
 } from '#src/core/layout/pair-adjustment.js';
 import { noValue } from '#src/core/layout/value-record.js';
 import { fontOf } from '#src/core/sfnt/font.js';
@@ -50,11 +51,11 @@ describe('packing', () => {
 
   test('pairs that are too many for one table are split', () => {
     const seconds = () =>
-      new Map(Array.from({ length: 70 }, (_, i) => [i, { first: value(i + 1), second: noValue }]));
+      new Map(Array.from({ length: 70 }, (_, i) => [i, new PairValue(value(i + 1), noValue)]));
     const pairs = new Map(
       Array.from({ length: 400 }, (_, i) => [
         i,
-        seconds().set(400 + i, { first: value(-1 - i), second: noValue }),
+        seconds().set(400 + i, new PairValue(value(-1 - i), noValue)),
       ]),
     );
     const table = layoutOf('GPOS', [
@@ -94,7 +95,7 @@ describe('kerning pairs', () => {
       coverage: covered.sort((a, b) => a - b),
       firstClasses: new Map(firsts.map((c, i) => [i, c] as const).filter(([, c]) => c > 0)),
       secondClasses: new Map(seconds.map((c, i) => [i, c] as const).filter(([, c]) => c > 0)),
-      matrix: matrix.map((row) => row.map((a) => ({ first: a === 0 ? noValue : value(a), second: noValue }))),
+      matrix: matrix.map((row) => row.map((a) => new PairValue(a === 0 ? noValue : value(a), noValue))),
     }));
 
   /** What a lookup with this subtable alone does to a pair. */
@@ -129,7 +130,7 @@ describe('kerning pairs', () => {
     const pairs: PairAdjustment = {
       kind: 'glyph pairs',
       consumesSecond: true,
-      pairs: new Map([[1, new Map([[2, { first: noValue, second: noValue }]])]]),
+      pairs: new Map([[1, new Map([[2, new PairValue(noValue, noValue)]])]]),
     };
     expect(withoutIdlePairs(pairs)).toBe(pairs);
     const table = layoutOf('GPOS', [{ type: 2, subtables: [pairs] }]);

@@ -6,6 +6,7 @@ import { Reader } from '#src/core/bytes/reader.js';
 import { openFont, writeFont } from '#src/core/containers/index.js';
 import { DenseGlyphError } from '#src/core/errors.js';
 import { readLayoutTable } from '#src/core/layout/layout-table.js';
+import { readCff } from '#src/core/outlines/cff.js';
 import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
 import { fontOf, type Font } from '#src/core/sfnt/font.js';
 import { isWantedFeature } from '#src/core/subset/features.js';
@@ -16,7 +17,7 @@ import { cmap, glyf, head, hmtx, maxp, name, os2 } from '#src/core/tables/index.
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { requestedLanguage } from '#src/core/text/languages.js';
 import { buildCff, charstring } from '../support/cff.js';
-import { buildFont } from '../support/fonts.js';
+import { buildFont, words } from '../support/fonts.js';
 import { readSample, vendorFonts } from '../support/paths.js';
 
 const sans = openFont(readSample('FerrywakeSans-Regular.ttf')).font;
@@ -87,15 +88,23 @@ describe('any characters of any font', () => {
 });
 
 describe('what stays', () => {
-  test('letters that text shaping composes, though Unicode does not', () => {
-    const codePoints = [0x5d9, 0x5b4, 0x9af, 0x9bc, 0x9df, 0xfb1d, 0xfb2a];
-    const groups = Uint32Array.from(codePoints.flatMap((c, i) => [c, c, i + 1]));
+  test.each<[string, mapped: number[], text: string, companions: number[]]>([
+    [
+      'letters that text shaping composes, though Unicode does not',
+      [0x5d9, 0x5b4, 0x9af, 0x9bc, 0x9df, 0xfb1d, 0xfb2a],
+      '\u05d9\u05b4\u09af\u09bc',
+      [0x9df, 0xfb1d],
+    ],
+    ['letters in their joined forms', [0x641, 0xfb56, 0xfed1, 0xfed2, 0xfed5], '\u0641', [0xfed1, 0xfed2]],
+    ['all joined forms where U+0000 is mapped', [0, 0x641, 0xfed2, 0xfed5], '\u0641', [0, 0xfed2, 0xfed5]],
+  ])('%s', (_, mapped, text, companions) => {
+    const groups = Uint32Array.from(mapped.flatMap((c, i) => [c, c, i + 1]));
     const table = cmap.serialise({
       version: 0,
       encodingRecords: [{ platformID: 3, encodingID: 10, subtable: { format: 12, language: 0, groups } }],
     });
     const font = fontOf('truetype', sans.tables().set('cmap', table));
-    expect(cut(font, '\u05d9\u05b4\u09af\u09bc').characters.companions).toEqual([0x9df, 0xfb1d]);
+    expect(cut(font, text).characters.companions).toEqual(companions);
   });
 
   test.each<[string, string, string]>([
@@ -267,6 +276,22 @@ describe('CFF', () => {
     },
   );
 
+  test.each<[string, Uint8Array, Uint8Array]>([
+    [
+      'stems behind a width go, and the width stays',
+      charstring(500, 10, 20, op(1), 5, 6, op(3), 10, 20, op(21), 30, op(6), op(14)),
+      charstring(500, 10, 20, op(21), 30, op(6), op(14)),
+    ],
+    [
+      'a subroutine whose number is computed is drawn in its place',
+      charstring(10, 20, op(21), -53, -54, op(1210), op(10), 40, op(7), op(14)),
+      Uint8Array.of(139 + 10, 139 + 20, 21, 139 + 30, 139, 5, 139, 139 + 40, 5, 14),
+    ],
+  ])('%s', (_, before, after) => {
+    const font = cffFont({ charstrings: [charstring(op(14)), before], localSubrs: [[line]] }, 2);
+    expect(readCff(cut(font, 'A').font).charStrings.at(1)).toEqual(after);
+  });
+
   test('fonts of more glyphs than there are standard names become keyed by number', () => {
     const charstrings = Array.from({ length: 420 }, (_, i) => charstring(i, 20, op(21), 30, op(6), op(14)));
     const font = cffFont({ charstrings }, 420);
@@ -320,102 +345,15 @@ test('vertical metrics, kern and BASE follow the glyphs', () => {
   const vhea = new Uint8Array(36);
   new DataView(vhea.buffer).setUint16(34, numGlyphs);
   const [a, b] = [...'ab'].map((c) => cmap.glyphIdOf(sans.table(cmap), c.codePointAt(0)!));
-  const kern = Uint8Array.from([
-    0,
-    0,
-    0,
-    1,
-    0,
-    0,
-    0,
-    26,
-    0,
-    1,
-    0,
-    2,
-    0,
-    12,
-    0,
-    1,
-    0,
-    0,
-    0,
-    a,
-    0,
-    b,
-    0xff,
-    0xf6,
-    0,
-    a,
-    0,
-    a + 9,
-    0,
-    5,
-  ]);
-  const base = Uint8Array.from([
-    0,
-    1,
-    0,
-    0,
-    0,
-    8,
-    0,
-    0,
-    0,
-    0,
-    0,
-    4,
-    0,
-    1,
-    68,
-    70,
-    76,
-    84,
-    0,
-    8,
-    0,
-    6,
-    0,
-    0,
-    0,
-    0,
-    0,
-    0,
-    0,
-    1,
-    0,
-    6,
-    0,
-    2,
-    0,
-    100,
-    0,
-    a,
-    0,
-    3,
-  ]);
+  const kern = words(0, 1, 0, 26, 1, 2, 12, 1, 0, a, b, -10, a, a + 9, 5);
+  const base = words(1, 0, 8, 0, 0, 4, 1, 0x4446, 0x4c54, 8, 6, 0, 0, 0, 1, 6, 2, 100, a, 3);
   const tables = sans.tables().set('vmtx', vmtx).set('vhea', vhea).set('kern', kern).set('BASE', base);
   tables.delete('GPOS');
   const made = cut(fontOf('truetype', tables), 'ab').font;
   const now = [...'ab'].map((c) => cmap.glyphIdOf(made.table(cmap), c.codePointAt(0)!));
   const heights = new Reader(made.bytesOf('vmtx'), 'vmtx');
   expect(now.map((glyphId) => heights.seek(glyphId * 4).uint16())).toEqual([1000 + a, 1000 + b]);
-  expect([...made.bytesOf('kern')].slice(10)).toEqual([
-    0,
-    1,
-    0,
-    6,
-    0,
-    0,
-    0,
-    0,
-    0,
-    now[0],
-    0,
-    now[1],
-    0xff,
-    0xf6,
-  ]);
+  expect(made.bytesOf('kern').subarray(10)).toEqual(words(1, 6, 0, 0, now[0], now[1], -10));
   expect(new Reader(made.bytesOf('BASE'), 'BASE').seek(32).uint16()).toBe(1);
   expect(made.table(head).unitsPerEm).toBe(1000);
 });

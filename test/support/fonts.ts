@@ -291,3 +291,27 @@ const postFields: post.Post = {
   minMemType1: 0,
   maxMemType1: 0,
 };
+
+/** A CFF font with a space in the name that the CFF table starts with. */
+export function spacedName(font: Font): Font {
+  const bytes = new Uint8Array(font.bytesOf('CFF '));
+  const index = bytes[2];
+  const offSize = bytes[index + 2];
+  bytes[index + 3 + 2 * offSize + 3] = 0x20;
+  return fontOf('cff', font.tables().set('CFF ', bytes));
+}
+
+/** Numbers of 16 bits, as tables hold them. */
+export function words(...values: number[]): Uint8Array {
+  const bytes = new Uint8Array(values.length * 2);
+  const view = new DataView(bytes.buffer);
+  values.forEach((value, i) => view.setInt16(i * 2, value));
+  return bytes;
+}
+
+/** A kern table that brings all pairs of glyphs together, so many that 16 bits don't hold its length. */
+export function overlongKern(numGlyphs: number, value = -100): Uint8Array {
+  const pairs = 11_000;
+  const listed = Array.from({ length: pairs }, (_, i) => [Math.floor(i / numGlyphs), i % numGlyphs, value]);
+  return words(0, 1, 0, 14 + pairs * 6, 1, pairs, 0, 0, 0, ...listed.flat());
+}

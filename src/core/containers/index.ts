@@ -9,6 +9,7 @@ import { toTrueType } from '../outlines/index.js';
 import * as collection from '../sfnt/collection.js';
 import { flavourOf, readSfnt } from '../sfnt/read.js';
 import { writeSfnt } from '../sfnt/write.js';
+import { acceptableFont } from './acceptable.js';
 import { isEot, readEot, writeEot } from './eot.js';
 import {
   fontFormats,
@@ -102,11 +103,19 @@ export function openFont(file: Uint8Array): OpenedFont {
 /**
  * Writes a font in a format. Outlines, advances, mappings and features stay as they are, with two exceptions that the
  * result tells about: CFF outlines become TrueType outlines where the format needs those, and an SVG font holds
- * nothing but outlines and characters.
+ * nothing but outlines and characters. What browsers refuse a font for without need is mended; see `acceptableFont`.
  *
  * @throws DenseGlyphError `conversion-impossible` where the font has the wrong kind of outlines
  */
 export function writeFont(font: Font, format: FontFormat, options: WriteOptions = {}): WrittenFont {
+  const accepted = acceptableFont(font, format);
+  const written = writeAccepted(accepted.font, format, options);
+  return accepted.dropped.length === 0
+    ? written
+    : { ...written, dropped: [...accepted.dropped, ...written.dropped] };
+}
+
+function writeAccepted(font: Font, format: FontFormat, options: WriteOptions): WrittenFont {
   switch (format) {
     case 'woff2':
       return writeWoff2(font);

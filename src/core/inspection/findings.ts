@@ -1,7 +1,9 @@
 // Where a font disagrees with itself, with its file name or with what browsers accept, and what follows from it.
 
+import { badNameCharacters, emptyTables } from '../containers/acceptable.js';
 import { weightInName, type FaceStyle, type Finding } from '../css/face-style.js';
 import { fontFormats, type FontFormat } from '../containers/formats.js';
+import { overlongKernPairs } from '../layout/kern.js';
 import type { Font } from '../sfnt/font.js';
 import * as cmap from '../tables/cmap.js';
 import * as fvar from '../tables/fvar.js';
@@ -102,6 +104,32 @@ function fromTables(font: Font): InspectionFinding[] {
       code: 'tables-missing',
       message: `the font has no ${missing.join(', ')} table`,
       effect: 'Chromium and Firefox refuse it and draw the fallback',
+    });
+  }
+  const empty = emptyTables(font);
+  if (empty.length > 0) {
+    found.push({
+      code: 'tables-empty',
+      message: `${empty.length === 1 ? 'a table is' : 'tables are'} empty: ${empty.map((tag) => tag.trim()).join(', ')}`,
+      effect:
+        'Chromium and Firefox refuse the file and draw the fallback; what is made of it here leaves them out',
+    });
+  }
+  if (badNameCharacters(font).length > 0) {
+    found.push({
+      code: 'cff-name-invalid',
+      message: 'the name inside the CFF table has spaces, or other characters that it must not have',
+      effect:
+        'Chromium and Firefox refuse the file and draw the fallback; what is made of it here has hyphens there',
+    });
+  }
+  const pairs = overlongKernPairs(font);
+  if (pairs !== undefined) {
+    found.push({
+      code: 'kern-too-long',
+      message: `the kern table has ${pairs} pairs, more than it can state the length of`,
+      effect:
+        'Chromium and Firefox leave it out, Safari kerns with it; a subset with fewer pairs is kerned by all',
     });
   }
   const { unitsPerEm } = font.table(head);

@@ -26,6 +26,12 @@ export type DeltaSetMap = ReadonlyMap<number, number>;
 export const deltaSetKey = (outerIndex: number, innerIndex: number): number =>
   outerIndex * 0x10000 + innerIndex;
 
+/** Whether `writeDevice` will write it. */
+export const isWritten = (device: Device | undefined, deltaSets?: DeltaSetMap): boolean =>
+  device?.kind === 'variation'
+    ? (deltaSets?.has(deltaSetKey(device.outerIndex, device.innerIndex)) ?? true)
+    : device !== undefined;
+
 /** @param deltaSets where the delta sets are now; without it they are where they were */
 export function writeDevice(
   device: Device | undefined,

@@ -23,6 +23,7 @@ export interface Gdef {
   glyphClasses: ClassDefinition;
   markAttachmentClasses: ClassDefinition;
   markGlyphSets: Coverage[];
+  /** Of fonts with axes; without those deltas mean nothing. */
   variationStore?: ItemVariationStore;
 }
 
@@ -35,7 +36,7 @@ export function readGdef(font: Font): Gdef | undefined {
   if (majorVersion !== 1) throw reader.damaged(`version ${majorVersion} is not known`, 0);
   const [glyphClassDef, , , markAttachClassDef] = reader.uint16Array(4);
   const markGlyphSetsDef = minorVersion >= 2 ? reader.uint16() : 0;
-  const itemVarStore = minorVersion >= 3 ? reader.uint32() : 0;
+  const itemVarStore = minorVersion >= 3 && font.has('fvar') ? reader.uint32() : 0;
   const glyphClasses = readClassDefinition(reader, glyphClassDef);
   const markAttachmentClasses = readClassDefinition(reader, markAttachClassDef);
   const markGlyphSets = markGlyphSetsDef === 0 ? [] : readMarkGlyphSets(reader, markGlyphSetsDef);

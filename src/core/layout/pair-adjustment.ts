@@ -4,9 +4,11 @@ import { Block } from '../bytes/blocks.js';
 import type { Reader } from '../bytes/reader.js';
 import { readClassDefinition, writeNeededClassDefinition, type ClassDefinition } from './class-definition.js';
 import { ascending, readCoverage, writeCoverage, type Coverage } from './coverage.js';
+import type { DeltaSetMap } from './device.js';
 import type { GlyphFilter, GlyphMap } from './glyph-map.js';
 import type { PositioningContext } from './positioning.js';
 import {
+  deviceBits,
   eachVariation,
   isNoValue,
   noValue,
@@ -20,9 +22,22 @@ import {
 } from './value-record.js';
 
 /** What a pair of glyphs is moved by. */
-interface PairValue {
-  first: Value;
-  second: Value;
+export class PairValue {
+  /** Whether it never moves anything. */
+  readonly isIdle: boolean;
+  private text?: string;
+
+  constructor(
+    readonly first: Value,
+    readonly second: Value,
+  ) {
+    this.isIdle = isNoValue(first) && isNoValue(second);
+  }
+
+  /** Equal texts, equal effect. */
+  get key(): string {
+    return (this.text ??= `${valueKey(this.first)}|${valueKey(this.second)}`);
+  }
 }
 
 interface PairBase {
@@ -54,7 +69,7 @@ export type PairAdjustment = GlyphPairs | ClassPairs;
 export const isPairAdjustment = (subtable: { kind: string }): subtable is PairAdjustment =>
   subtable.kind === 'glyph pairs' || subtable.kind === 'class pairs';
 
-const noPair: PairValue = { first: noValue, second: noValue };
+const noPair = new PairValue(noValue, noValue);
 
 /** @param has which glyphs matter */
 export function readPairs(reader: Reader, start: number, has: GlyphFilter): PairAdjustment {
@@ -65,11 +80,7 @@ export function readPairs(reader: Reader, start: number, has: GlyphFilter): Pair
   const valueFormat1 = reader.seek(start + 4).uint16();
   const valueFormat2 = reader.uint16();
   const consumesSecond = valueFormat2 !== 0;
-  const value = (at: number): PairValue => {
-    const first = readValue(reader, valueFormat1, at);
-    const second = readValue(reader, valueFormat2, at);
-    return first === noValue && second === noValue ? noPair : { first, second };
-  };
+  const value = pairReader(reader, valueFormat1, valueFormat2);
   if (format === 1) {
     const offsets = reader.uint16Array(reader.uint16());
     const pairs: GlyphPairs['pairs'] = new Map();
@@ -108,6 +119,28 @@ export function readPairs(reader: Reader, start: number, has: GlyphFilter): Pair
     return Array.from({ length: count2 }, () => value(start));
   });
   return { kind: 'class pairs', consumesSecond, coverage, firstClasses, secondClasses, matrix };
+}
+
+/** Reads a pair at the reader's position. Few values make many pairs: equal ones are read once, but for devices. */
+function pairReader(reader: Reader, format1: number, format2: number): (start: number) => PairValue {
+  const read = (start: number) => {
+    const first = readValue(reader, format1, start);
+    const second = readValue(reader, format2, start);
+    return first === noValue && second === noValue ? noPair : new PairValue(first, second);
+  };
+  if ((format1 | format2) & deviceBits) return read;
+  const size = valueSize(format1) + valueSize(format2);
+  const known = new Map<number | string, PairValue>();
+  return (start) => {
+    const { position } = reader;
+    const key = size === 2 ? reader.uint16() : reader.uint16Array(size >> 1).join();
+    let pair = known.get(key);
+    if (!pair) {
+      reader.seek(position);
+      known.set(key, (pair = read(start)));
+    }
+    return pair;
+  };
 }
 
 /** What is left of a subtable where some glyphs go; undefined where nothing is. */
@@ -170,7 +203,9 @@ function mergedLines(
   const numberOf = new Map<number, number>();
   const known = new Map<string, number>();
   for (const line of used.sort(ascending)) {
-    const key = valuesOf(line).map(pairKey).join(';');
+    const key = valuesOf(line)
+      .map((pair) => pair.key)
+      .join(';');
     let number = known.get(key);
     if (number === undefined) {
       number = lines.push(line) - 1;
@@ -180,16 +215,6 @@ function mergedLines(
   }
   return { lines, numberOf };
 }
-
-const pairKeys = new WeakMap<PairValue, string>();
-
-function pairKey(pair: PairValue): string {
-  let key = pairKeys.get(pair);
-  if (key === undefined) pairKeys.set(pair, (key = `${valueKey(pair.first)}|${valueKey(pair.second)}`));
-  return key;
-}
-
-const isNoPair = ({ first, second }: PairValue) => isNoValue(first) && isNoValue(second);
 
 /**
  * The last subtable of a lookup says nothing where it moves nothing, so that pairs without an effect go and either
@@ -202,7 +227,7 @@ export function withoutIdlePairs(subtable: PairAdjustment): PairAdjustment | und
   if (subtable.kind === 'glyph pairs') {
     const pairs: GlyphPairs['pairs'] = new Map();
     for (const [first, seconds] of subtable.pairs) {
-      const kept = new Map([...seconds].filter(([, value]) => !isNoPair(value)));
+      const kept = new Map([...seconds].filter(([, value]) => !value.isIdle));
       if (kept.size > 0) pairs.set(first, kept);
     }
     return pairs.size > 0 ? { ...subtable, pairs } : undefined;
@@ -210,7 +235,7 @@ export function withoutIdlePairs(subtable: PairAdjustment): PairAdjustment | und
   const rowOf = (glyph: number) => subtable.firstClasses.get(glyph) ?? 0;
   const numbers = new Map<number, number>();
   subtable.matrix.forEach((row, i) => {
-    if (!row.every(isNoPair)) numbers.set(i, numbers.size);
+    if (!row.every((pair) => pair.isIdle)) numbers.set(i, numbers.size);
   });
   const coverage = subtable.coverage.filter((glyph) => numbers.has(rowOf(glyph)));
   if (coverage.length === 0) return undefined;
@@ -224,13 +249,13 @@ export function pairForms(subtable: PairAdjustment, last: boolean): PairAdjustme
   if (subtable.kind === 'glyph pairs') return [subtable, asClassPairs(subtable)];
   const { coverage, firstClasses, secondClasses, matrix } = subtable;
   // Pairs with glyphs of class 0 are those with all other glyphs; they can't be listed.
-  if (matrix.some((row) => !isNoPair(row[0]))) return [subtable];
+  if (matrix.some((row) => !row[0].isIdle)) return [subtable];
   const seconds = [...secondClasses.entries()];
   const pairs: GlyphPairs['pairs'] = new Map();
   for (const glyph of coverage) {
     const row = matrix[firstClasses.get(glyph) ?? 0];
     const moving = seconds.flatMap(([second, column]): [number, PairValue][] =>
-      isNoPair(row[column]) ? [] : [[second, row[column]]],
+      row[column].isIdle ? [] : [[second, row[column]]],
     );
     if (moving.length > 0) pairs.set(glyph, new Map(moving));
   }
@@ -244,12 +269,12 @@ function asClassPairs({ pairs }: GlyphPairs): ClassPairs {
   const valueAt = (first: number, second: number) => pairs.get(first)!.get(second) ?? noPair;
   const firsts = numbered(
     coverage,
-    (first) => seconds.map((second) => pairKey(valueAt(first, second))).join(';'),
+    (first) => seconds.map((second) => valueAt(first, second).key).join(';'),
     0,
   );
   const columns = numbered(
     seconds,
-    (second) => firsts.examples.map((first) => pairKey(valueAt(first, second))).join(';'),
+    (second) => firsts.examples.map((first) => valueAt(first, second).key).join(';'),
     1,
   );
   const matrix = firsts.examples.map((first) => [
@@ -288,9 +313,16 @@ export function writePairs(subtable: PairAdjustment, context: PositioningContext
 }
 
 /** Value formats that hold all pairs. The second one isn't empty where the second glyph is consumed. */
-function formatsOf(values: readonly PairValue[], consumesSecond: boolean): [number, number] {
-  const first = values.reduce((bits, value) => bits | valueFormatOf(value.first), 0);
-  const second = values.reduce((bits, value) => bits | valueFormatOf(value.second), 0);
+function formatsOf(
+  values: readonly PairValue[],
+  consumesSecond: boolean,
+  deltaSets?: DeltaSetMap,
+): [number, number] {
+  let [first, second] = [0, 0];
+  for (const value of new Set(values)) {
+    first |= valueFormatOf(value.first, deltaSets);
+    second |= valueFormatOf(value.second, deltaSets);
+  }
   return [first, second === 0 && consumesSecond ? valueBit.xAdvance : second];
 }
 
@@ -300,7 +332,7 @@ function writeGlyphPairs(
 ): Block {
   const glyphs = [...pairs.keys()].sort(ascending);
   const all = [...pairs.values()].flatMap((seconds) => [...seconds.values()]);
-  const [format1, format2] = formatsOf(all, consumesSecond);
+  const [format1, format2] = formatsOf(all, consumesSecond, deltaSets);
   const block = new Block().uint16(1).offset16(writeCoverage(glyphs, store)).uint16(format1).uint16(format2);
   block.uint16(glyphs.length);
   for (const glyph of glyphs) {
@@ -319,7 +351,7 @@ function writeGlyphPairs(
 
 function writeClassPairs(subtable: ClassPairs, { store, deltaSets }: PositioningContext): Block {
   const { coverage, firstClasses, secondClasses, matrix, consumesSecond } = subtable;
-  const [format1, format2] = formatsOf(matrix.flat(), consumesSecond);
+  const [format1, format2] = formatsOf(matrix.flat(), consumesSecond, deltaSets);
   const block = new Block()
     .uint16(2)
     .offset16(writeCoverage(coverage, store))

@@ -233,7 +233,7 @@ function writeSingleAdjustment(
 ): Block {
   const glyphs = [...values.keys()].sort(ascending);
   const all = glyphs.map((glyph) => values.get(glyph)!);
-  const format = all.reduce((bits, value) => bits | valueFormatOf(value), 0);
+  const format = all.reduce((bits, value) => bits | valueFormatOf(value, deltaSets), 0);
   const [first] = all;
   const key = valueKey(first);
   const block = new Block();

@@ -2,10 +2,11 @@
 
 import { Block, type BlockStore } from '../bytes/blocks.js';
 import type { Reader } from '../bytes/reader.js';
-import { readDevice, writeDevice, type DeltaSetMap, type Device } from './device.js';
+import { isWritten, readDevice, writeDevice, type DeltaSetMap, type Device } from './device.js';
 
 /** Bits of a value format; those of devices are four bits higher. */
 export const valueBit = { xPlacement: 1, yPlacement: 2, xAdvance: 4, yAdvance: 8 } as const;
+export const deviceBits = 0xf0;
 
 /** Moves a glyph or its advance, in font units. The order is that of the bits. */
 export interface Value {
@@ -27,7 +28,7 @@ export function readValue(reader: Reader, format: number, start: number): Value 
   if (format === 0) return noValue;
   const values: [number, number, number, number] = [0, 0, 0, 0];
   for (let i = 0; i < 4; i++) if (format & (1 << i)) values[i] = reader.int16();
-  if (!(format & 0xf0)) return values.every((value) => value === 0) ? noValue : { values };
+  if (!(format & deviceBits)) return values.every((value) => value === 0) ? noValue : { values };
   const offsets = [0, 0, 0, 0];
   for (let i = 0; i < 4; i++) if (format & (16 << i)) offsets[i] = reader.uint16();
   if (offsets.every((offset) => offset === 0)) return { values };
@@ -41,12 +42,12 @@ export function readValue(reader: Reader, format: number, start: number): Value 
 export const isNoValue = ({ values, devices }: Value): boolean =>
   values.every((value) => value === 0) && !devices?.some(Boolean);
 
-/** The bits that a value needs. */
-export function valueFormatOf({ values, devices }: Value): number {
+/** The bits that a value needs. @param deltaSets those that are kept */
+export function valueFormatOf({ values, devices }: Value, deltaSets?: DeltaSetMap): number {
   let format = 0;
   for (let i = 0; i < 4; i++) {
     if (values[i] !== 0) format |= 1 << i;
-    if (devices?.[i]) format |= 16 << i;
+    if (isWritten(devices?.[i], deltaSets)) format |= 16 << i;
   }
   return format;
 }

@@ -8,12 +8,13 @@ import { fontOf, type Font } from '../sfnt/font.js';
 import { cmap, head, maxp, os2, post } from '../tables/index.js';
 import { CodePointSet } from '../text/code-point-set.js';
 import { mappedCharacters } from '../text/mapped-characters.js';
+import { keptKern, kernsEverywhere, overlongKernPairs } from '../layout/kern.js';
 import { keptCff } from './cff.js';
 import { keptCmap } from './character-map.js';
 import { companionsOf, textKindsOf } from './companions.js';
 import { isWantedFeature, type FeatureChoice } from './features.js';
 import { glyphsFor, mappingsFor, type Mapping } from './glyphs.js';
-import { keptBase, keptKern, keptLayoutTables, kernsEverywhere } from './layout.js';
+import { keptBase, keptLayoutTables } from './layout.js';
 import { keptMetrics, keptVerticalOrigins } from './metrics.js';
 import { keptName, keptOs2 } from './names.js';
 import { instructionTables, keptGlyf, keptMaxp } from './outlines.js';
@@ -44,6 +45,8 @@ export interface Subset {
   tables: { tag: string; before: number; after: number }[];
   /** What was left out and why, beyond glyphs, names and features. */
   dropped: string[];
+  /** What a browser draws otherwise than with the whole font. */
+  changes: string[];
 }
 
 /**
@@ -95,8 +98,12 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
       }))
       .sort((a, b) => b.before - a.before),
     dropped,
+    changes: tables.has('kern') && overlongKernPairs(font) !== undefined ? [kernedEverywhere] : [],
   };
 }
+
+const kernedEverywhere =
+  'Chromium and Firefox kern now: of the whole font they leave the kern table out, as it is too long';
 
 /** Tables that name glyphs and aren't renumbered yet; without them the text would look different. */
 const refused: Readonly<Record<string, string>> = {

@@ -1,4 +1,4 @@
-// OpenType: GSUB, GPOS, GDEF, kern and BASE of the glyphs that stay
+// OpenType: GSUB, GPOS, GDEF and BASE of the glyphs that stay
 
 import { Reader } from '../bytes/reader.js';
 import { Writer } from '../bytes/writer.js';
@@ -56,8 +56,8 @@ function withUsedDeltaSets(
   varies: boolean,
 ): { gdef: Gdef; deltaSets?: ReadonlyMap<number, number> } {
   const { variationStore, ...rest } = gdef;
+  if (!varies) return { gdef, deltaSets: new Map() };
   if (!variationStore) return { gdef };
-  if (!varies) return { gdef: rest, deltaSets: new Map() };
   const used = new Set(layouts.flatMap((layout) => [...deltaSetsOf(layout)]));
   const { store, moved } = keptDeltaSets(variationStore, used);
   return { gdef: { ...rest, variationStore: store }, deltaSets: moved };
@@ -70,74 +70,6 @@ function usedSets({ markGlyphSets }: Gdef, layouts: readonly KeptLayout[]): Gdef
   );
   const sets = markGlyphSets.map((set, i) => (used.has(i) ? set : []));
   return sets.slice(0, Math.max(...used, -1) + 1);
-}
-
-/** Whether GPOS kerns in every script and language, so that the kern table is never asked. */
-export function kernsEverywhere({ scripts, features }: LayoutTable): boolean {
-  const systems = scripts.flatMap(({ defaultLanguageSystem, languageSystems }) => [
-    ...(defaultLanguageSystem ? [defaultLanguageSystem] : []),
-    ...languageSystems.map(({ system }) => system),
-  ]);
-  return (
-    systems.length > 0 &&
-    systems.every((system) => system.features.some((feature) => features[feature]?.tag === 'kern'))
-  );
-}
-
-const horizontalPairs = 0x0001;
-
-/**
- * OpenType: kern, version 0, format 0: pairs that are listed.
- *
- * @returns undefined where no pair stays
- */
-export function keptKern(font: Font, map: GlyphMap): Uint8Array | undefined {
-  const reader = new Reader(font.bytesOf('kern'), 'kern');
-  if (reader.uint16() !== 0) return undefined;
-  const count = reader.uint16();
-  const writer = new Writer(256).uint16(0).uint16(0);
-  let kept = 0;
-  for (let i = 0, start = 4; i < count && start + 6 <= reader.length; i++) {
-    const length = reader.seek(start + 2).uint16();
-    const coverage = reader.uint16();
-    // The length of a single large subtable overflows its 16 bits.
-    const isFormat0 = coverage >>> 8 === 0;
-    const pairs = isFormat0 && coverage & horizontalPairs ? readKernPairs(reader, map) : [];
-    if (pairs.length > 0) {
-      writeKernPairs(writer, pairs, coverage);
-      kept++;
-    }
-    if (length === 0) break;
-    start += length;
-  }
-  return kept === 0 ? undefined : writer.patchUint16(2, kept).bytes();
-}
-
-function readKernPairs(reader: Reader, map: GlyphMap): [left: number, right: number, value: number][] {
-  const count = reader.uint16();
-  reader.skip(6);
-  const pairs: [number, number, number][] = [];
-  for (let i = 0; i < count; i++) {
-    const [left, right] = [map.newId(reader.uint16()), map.newId(reader.uint16())];
-    const value = reader.int16();
-    if (left !== undefined && right !== undefined) pairs.push([left, right, value]);
-  }
-  return pairs.sort((a, b) => a[0] - b[0] || a[1] - b[1]);
-}
-
-function writeKernPairs(writer: Writer, pairs: readonly [number, number, number][], coverage: number): void {
-  const entrySelector = Math.floor(Math.log2(pairs.length));
-  const searchRange = 6 * 2 ** entrySelector;
-  writer
-    .uint16(0)
-    .uint16(Math.min(14 + pairs.length * 6, 0xffff))
-    .uint16(coverage)
-    .uint16(pairs.length);
-  writer
-    .uint16(searchRange & 0xffff)
-    .uint16(entrySelector)
-    .uint16((pairs.length * 6 - searchRange) & 0xffff);
-  for (const [left, right, value] of pairs) writer.uint16(left).uint16(right).int16(value);
 }
 
 /** OpenType: BASE. Coordinates that follow a point of a glyph (format 2) become plain ones: hinting alone moves it. */
