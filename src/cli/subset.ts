@@ -23,6 +23,7 @@ interface SubsetCommandOptions extends CommonOptions {
   languages?: string;
   features?: string;
   hinting: string;
+  smallest?: boolean;
   face?: string;
 }
 
@@ -39,6 +40,7 @@ export function configure(command: Command, terminal: Terminal): void {
       'besides those that browsers apply anyway; -liga leaves one out, all keeps all',
     )
     .option('--hinting <choice>', 'keep or drop the instructions for the pixel grid', 'drop')
+    .option('--smallest', 'try other orders of glyphs as well, which takes three times as long')
     .option('--to <formats>', `one or more of ${fontFormats.join(', ')}`, 'woff2')
     .option('--face <which>', 'of a collection only this face: its number from 1, or its name')
     .addHelpText('after', '\nExample:\n  dense-glyph subset fonts/*.ttf --languages en,el --out site/type\n')
@@ -55,6 +57,7 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
     characters: wanted.characters.ranges(),
     features: readFeatures(options.features),
     hinting: readHinting(options.hinting),
+    smallest: options.smallest === true,
   };
   const tasks: SubsetTask[] = [];
   const made: Omit<MadeSubset, 'subset'>[] = [];

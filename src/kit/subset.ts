@@ -4,6 +4,7 @@ import type { Font } from '../core/sfnt/font.js';
 import { forbidsSubsetting, licenceOf } from '../core/sfnt/licence.js';
 import { recogniseLicence } from '../core/sfnt/open-licences.js';
 import { subsetFont, type Subset, type SubsetOptions } from '../core/subset/index.js';
+import { smallestSubset } from '../core/subset/smallest.js';
 import { CodePointSet } from '../core/text/code-point-set.js';
 
 /** One face to cut down; plain data, so that a worker can do it. */
@@ -18,6 +19,8 @@ export interface SubsetTask {
   characters: readonly (readonly [number, number])[];
   features: SubsetOptions['features'];
   hinting: 'keep' | 'drop';
+  /** Whether to search longer for the smallest WOFF2. */
+  smallest: boolean;
 }
 
 export interface SubsetFile extends Omit<Subset, 'font'> {
@@ -32,7 +35,8 @@ export function makeSubset(task: SubsetTask): SubsetFile {
   for (const [first, last] of task.characters) characters.addRange(first, last);
   return inFile(task.path, () => {
     const { font } = openFonts(task.bytes)[task.face];
-    const { font: small, ...about } = subsetFont(font, {
+    const makeOne = task.smallest ? smallestSubset : subsetFont;
+    const { font: small, ...about } = makeOne(font, {
       characters,
       hinting: task.hinting,
       ...(task.features ? { features: task.features } : {}),

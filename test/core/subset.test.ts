@@ -10,8 +10,10 @@ import { readCff } from '#src/core/outlines/cff.js';
 import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
 import { fontOf, type Font } from '#src/core/sfnt/font.js';
 import { isWantedFeature } from '#src/core/subset/features.js';
+import { glyphOrders } from '#src/core/subset/glyph-order.js';
 import { glyphsFor, mappingsFor } from '#src/core/subset/glyphs.js';
 import { subsetFont, type SubsetOptions } from '#src/core/subset/index.js';
+import { smallestSubset } from '#src/core/subset/smallest.js';
 import { parseUnicodeRanges } from '#src/core/subset/wanted.js';
 import { cmap, glyf, head, hmtx, maxp, name, os2 } from '#src/core/tables/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
@@ -38,14 +40,20 @@ describe('any characters of any font', () => {
     ['katex', katex],
   ];
 
+  const choices = fc.record({
+    hinting: fc.constantFrom('keep', 'drop'),
+    glyphOrder: fc.constantFrom(...glyphOrders),
+    everyFeature: fc.boolean(),
+  });
+
   test.each(fonts)('%s: outlines and advances stay, and nothing is left that no text comes to', (_, font) => {
     const available = [...cmap.mappingsOf(font.table(cmap))].map(([codePoint]) => codePoint);
     const outlines = outlinesOf(font);
     const wish = fc.uniqueArray(fc.constantFrom(...available), { minLength: 1, maxLength: 60 });
     fc.assert(
-      fc.property(wish, fc.constantFrom('keep', 'drop'), fc.boolean(), (wanted, hinting, everyFeature) => {
+      fc.property(wish, choices, (wanted, { everyFeature, ...choice }) => {
         const features = everyFeature ? 'all' : { keep: [], leave: [] };
-        const result = subsetFont(font, { characters: new CodePointSet(wanted), hinting, features });
+        const result = subsetFont(font, { characters: new CodePointSet(wanted), features, ...choice });
         const made = openFont(writeFont(result.font, 'woff2').bytes).font;
         const drawn = outlinesOf(made);
         for (const codePoint of wanted) {
@@ -66,6 +74,14 @@ describe('any characters of any font', () => {
       }),
       { numRuns: 25 },
     );
+  });
+
+  test('the smallest of a font is the smallest of its orders', () => {
+    const options = { characters: parseUnicodeRanges('U+20-7E') };
+    const sizeOf = ({ font }: { font: Font }) => writeFont(font, 'woff2').bytes.length;
+    const sizes = glyphOrders.map((glyphOrder) => sizeOf(subsetFont(sans, { ...options, glyphOrder })));
+    expect(sizeOf(smallestSubset(sans, options))).toBe(Math.min(...sizes));
+    expect(new Set(sizes).size).toBeGreaterThan(1);
   });
 
   test('a subset of everything is everything', () => {

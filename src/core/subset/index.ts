@@ -13,6 +13,7 @@ import { keptCff } from './cff.js';
 import { keptCmap } from './character-map.js';
 import { companionsOf, textKindsOf } from './companions.js';
 import { isWantedFeature, type FeatureChoice } from './features.js';
+import { inOrder, type GlyphOrder } from './glyph-order.js';
 import { glyphsFor, mappingsFor, type Mapping } from './glyphs.js';
 import { keptBase, keptLayoutTables } from './layout.js';
 import { keptMetrics, keptVerticalOrigins } from './metrics.js';
@@ -27,6 +28,8 @@ export interface SubsetOptions {
   features?: FeatureChoice;
   /** Whether instructions for the pixel grid stay. */
   hinting?: 'keep' | 'drop';
+  /** How glyphs are numbered; as in the font if left out. */
+  glyphOrder?: GlyphOrder;
 }
 
 export interface Subset {
@@ -64,7 +67,8 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
     throw new DenseGlyphError('characters-missing', 'the font has none of the characters that are asked for');
   }
   const oldIds = glyphsFor(font, mappings, characters, gsub, isWanted);
-  const map = new GlyphMap(oldIds, font.table(maxp).numGlyphs);
+  const order = inOrder(oldIds, options.glyphOrder ?? 'font', font, mappings);
+  const map = new GlyphMap(order, font.table(maxp).numGlyphs);
   const gpos = readLayoutTable(font, 'GPOS', (glyphId) => map.has(glyphId));
   const tables = new Map<string, Uint8Array>();
   const dropped: string[] = [];

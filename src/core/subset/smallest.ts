@@ -1,0 +1,15 @@
+import { writeFont } from '../containers/index.js';
+import type { Font } from '../sfnt/font.js';
+import { glyphOrders } from './glyph-order.js';
+import { subsetFont, type Subset, type SubsetOptions } from './index.js';
+
+/**
+ * The subset that makes the smallest WOFF2: each order of glyphs is tried, which takes three times as long.
+ *
+ * @throws DenseGlyphError as `subsetFont` does
+ */
+export function smallestSubset(font: Font, options: SubsetOptions): Subset {
+  const made = glyphOrders.map((glyphOrder) => subsetFont(font, { ...options, glyphOrder }));
+  const sizes = made.map((subset) => writeFont(subset.font, 'woff2').bytes.length);
+  return made[sizes.indexOf(Math.min(...sizes))];
+}
