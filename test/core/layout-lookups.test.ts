@@ -6,6 +6,8 @@ import { readClassDefinition, writeNeededClassDefinition } from '#src/core/layou
 import { readCoverage, writeCoverage } from '#src/core/layout/coverage.js';
 import { keptLayout } from '#src/core/layout/kept-layout.js';
 import type { Subtable } from '#src/core/layout/layout-table.js';
+import { GlyphMap } from '#src/core/layout/glyph-map.js';
+import { mentions } from '#src/core/layout/mentions.js';
 import { PairValue } from '#src/core/layout/pair-adjustment.js';
 import { noValue } from '#src/core/layout/value-record.js';
 import { everyGlyph, layoutOf, value } from '../support/layout.js';
@@ -260,6 +262,22 @@ describe('lookups come back as they were written', () => {
     expect(kept.scripts).toEqual(table.scripts);
     expect(kept.featureVariations).toEqual(table.featureVariations);
   });
+
+  test.each(substitutions)(
+    '%s: a glyph that is mentioned stays so, with all others gone',
+    (_, type, subtable) => {
+      const table = layoutOf('GSUB', [{ type, subtables: [subtable] }]);
+      const mentioned = Array.from({ length: 30 }, (_, glyph) => glyph).filter((glyph) =>
+        mentions(subtable, glyph),
+      );
+      expect(mentioned.length).toBeGreaterThan(0);
+      expect(mentioned).not.toContain(25);
+      for (const glyph of mentioned) {
+        const kept = keptLayout(table, new GlyphMap([0, glyph], 20), all, false, glyph)!;
+        expect(kept.lookups.flatMap(({ subtables }) => subtables).some((one) => mentions(one, 1))).toBe(true);
+      }
+    },
+  );
 
   test('sets without gaps in their order, whatever their format', () => {
     const glyphs = fc.uniqueArray(fc.nat(400), { minLength: 1 }).map((list) => list.sort((a, b) => a - b));

@@ -32,6 +32,13 @@ const cut = (font: Font, text: string, options: Partial<SubsetOptions> = {}) =>
   subsetFont(font, { characters: setOf(text), ...options });
 const textOf = (codePoints: readonly number[]) => String.fromCodePoint(...codePoints);
 
+/** A cmap that gives characters the glyphs from 1 on. */
+function mapping(codePoints: readonly number[]): Uint8Array {
+  const groups = Uint32Array.from(codePoints.flatMap((c, i) => [c, c, i + 1]));
+  const subtable = { format: 12, language: 0, groups } as const;
+  return cmap.serialise({ version: 0, encodingRecords: [{ platformID: 3, encodingID: 10, subtable }] });
+}
+
 describe('any characters of any font', () => {
   const fonts: [string, Font][] = [
     ['TrueType', sans],
@@ -114,12 +121,7 @@ describe('what stays', () => {
     ['letters in their joined forms', [0x641, 0xfb56, 0xfed1, 0xfed2, 0xfed5], '\u0641', [0xfed1, 0xfed2]],
     ['all joined forms where U+0000 is mapped', [0, 0x641, 0xfed2, 0xfed5], '\u0641', [0, 0xfed2, 0xfed5]],
   ])('%s', (_, mapped, text, companions) => {
-    const groups = Uint32Array.from(mapped.flatMap((c, i) => [c, c, i + 1]));
-    const table = cmap.serialise({
-      version: 0,
-      encodingRecords: [{ platformID: 3, encodingID: 10, subtable: { format: 12, language: 0, groups } }],
-    });
-    const font = fontOf('truetype', sans.tables().set('cmap', table));
+    const font = fontOf('truetype', sans.tables().set('cmap', mapping(mapped)));
     expect(cut(font, text).characters.companions).toEqual(companions);
   });
 
@@ -205,6 +207,19 @@ describe('what stays', () => {
       glyf.recordOf(font.table(glyf), cmap.glyphIdOf(font.table(cmap), 0x61)).length;
     expect(bytesOfA(dropped)).toBeLessThan(bytesOfA(kept));
     expect(dropped.table(maxp).limits).toMatchObject({ maxSizeOfInstructions: 0, maxStackElements: 0 });
+  });
+
+  test('what browsers draw otherwise than with the whole font is told', () => {
+    const tables = sans.tables().set('morx', new Uint8Array(8)).set('Silf', new Uint8Array(8));
+    tables.delete('GSUB');
+    const odd = fontOf('truetype', tables);
+    expect(cut(odd, 'a').changes).toEqual([
+      expect.stringContaining('morx'),
+      expect.stringContaining('Graphite'),
+    ]);
+    const arabic = fontOf('truetype', tables.set('cmap', mapping([0x641])));
+    expect(() => cut(arabic, '\u0641')).toThrow(/joins letters, .* \(morx\)/);
+    expect(cut(sans, 'a').changes).toEqual([]);
   });
 
   test('fonts that cannot be cut down yet say so', () => {

@@ -13,6 +13,7 @@ import type {
   Script,
   Subtable,
 } from './layout-table.js';
+import { mentions } from './mentions.js';
 import { eachVariationInPairs, isPairAdjustment, keptPairs, withoutIdlePairs } from './pair-adjustment.js';
 import { eachVariationIn, keptPositioning } from './positioning.js';
 import { deltaSetKey } from './device.js';
@@ -48,6 +49,8 @@ export function lookupsOfFeatures(table: LayoutTable, isWanted: (tag: string) =>
  * @param map the glyphs that stay
  * @param isWanted which features stay, by tag
  * @param scriptsMatter whether the scripts stay where no feature does
+ * @param mentioned a glyph, by its number in the font, that features go on mentioning where they did: their lookups that
+ *   go otherwise replace it by itself
  * @returns undefined where nothing is left of the table
  */
 export function keptLayout(
@@ -55,8 +58,10 @@ export function keptLayout(
   map: GlyphMap,
   isWanted: (tag: string) => boolean,
   scriptsMatter: boolean,
+  mentioned?: number,
 ): KeptLayout | undefined {
-  const lookups = keptLookups(table, map, isWanted);
+  const kept = keptLookups(table, map, isWanted);
+  const lookups = mentioned === undefined ? kept : withMentions(table, kept, map, isWanted, mentioned);
   const lookupNumbers = new Map([...lookups.keys()].map((old, i) => [old, i]));
   const renumber = (old: readonly number[]) => old.flatMap((lookup) => lookupNumbers.get(lookup) ?? []);
   const variations = table.featureVariations.map(({ conditions, substitutions }) => ({
@@ -74,11 +79,11 @@ export function keptLayout(
   const featureNumbers = new Map<number, number>();
   const alike = new Map<string, number>();
   table.features.forEach((feature, i) => {
-    const kept = renumber(feature.lookups);
-    if (!isWanted(feature.tag) || (kept.length === 0 && !varied.has(i))) return;
-    const key = varied.has(i) ? `${i}` : `${feature.tag} ${kept.join()} ${feature.params?.join() ?? ''}`;
+    const numbers = renumber(feature.lookups);
+    if (!isWanted(feature.tag) || (numbers.length === 0 && !varied.has(i))) return;
+    const key = varied.has(i) ? `${i}` : `${feature.tag} ${numbers.join()} ${feature.params?.join() ?? ''}`;
     const same = alike.get(key);
-    featureNumbers.set(i, same ?? features.push({ ...feature, lookups: kept }) - 1);
+    featureNumbers.set(i, same ?? features.push({ ...feature, lookups: numbers }) - 1);
     if (same === undefined) alike.set(key, features.length - 1);
   });
   if (features.length === 0 && !scriptsMatter) return undefined;
@@ -119,6 +124,29 @@ function keptLookups(
     }
   }
   return lookups;
+}
+
+function withMentions(
+  table: LayoutTable,
+  kept: ReadonlyMap<number, Lookup>,
+  map: GlyphMap,
+  isWanted: (tag: string) => boolean,
+  mentioned: number,
+): Map<number, Lookup> {
+  const lookups = new Map(kept);
+  const newId = map.newId(mentioned);
+  if (newId === undefined) return lookups;
+  const idle: Lookup = {
+    type: 1,
+    flag: 0,
+    subtables: [{ kind: 'single', glyphs: new Map([[newId, newId]]) }],
+  };
+  for (const index of lookupsOfFeatures(table, isWanted)) {
+    if (lookups.has(index) || index >= table.lookupCount) continue;
+    if (table.lookupAt(index).subtables.some((subtable) => mentions(subtable, mentioned)))
+      lookups.set(index, idle);
+  }
+  return new Map([...lookups].sort(([a], [b]) => a - b));
 }
 
 const hasEffect = (subtable: Subtable, lookups: ReadonlyMap<number, Lookup>) =>

@@ -61,6 +61,12 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
   const hinted = options.hinting === 'keep';
   const gsub = readLayoutTable(font, 'GSUB');
   const { characters, had, missing, companions, kinds } = charactersOf(font, options.characters, gsub);
+  if (kinds.complex && formsByMorx(font)) {
+    throw new DenseGlyphError(
+      'subset-impossible',
+      'it joins letters, or puts syllables in order, by a table (morx) that cannot be cut down yet',
+    );
+  }
   const isWanted = isWantedFeature(options.features, characters);
   const mappings = mappingsFor(font, characters);
   if (mappings.length === 0) {
@@ -102,12 +108,29 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
       }))
       .sort((a, b) => b.before - a.before),
     dropped,
-    changes: tables.has('kern') && overlongKernPairs(font) !== undefined ? [kernedEverywhere] : [],
+    changes: changesOf(font, tables),
   };
 }
 
-const kernedEverywhere =
-  'Chromium and Firefox kern now: of the whole font they leave the kern table out, as it is too long';
+/** Whether substitutions stand in morx alone. */
+const formsByMorx = (font: Font) => font.has('morx') && !font.has('GSUB');
+
+function changesOf(font: Font, tables: ReadonlyMap<string, Uint8Array>): string[] {
+  const changes: string[] = [];
+  if (tables.has('kern') && overlongKernPairs(font) !== undefined) {
+    changes.push(
+      'Chromium and Firefox kern now: of the whole font they leave the kern table out, as it is too long',
+    );
+  }
+  if (formsByMorx(font))
+    changes.push('Safari makes no ligatures and other forms of letters any more: they stand in morx alone');
+  if (font.has('Silf')) {
+    changes.push(
+      'Firefox forms its glyphs by GSUB now, as other browsers do: of the whole font it uses Silf (Graphite)',
+    );
+  }
+  return changes;
+}
 
 /** Tables that name glyphs and aren't renumbered yet; without them the text would look different. */
 const refused: Readonly<Record<string, string>> = {
@@ -125,12 +148,6 @@ function refuseUnknown(font: Font): void {
   }
   if (!font.has('glyf') && !font.has('CFF ')) {
     throw new DenseGlyphError('subset-impossible', 'it has no outlines to cut down');
-  }
-  if (font.has('morx') && !font.has('GSUB')) {
-    throw new DenseGlyphError(
-      'subset-impossible',
-      'it forms its glyphs with a table for one system only (morx)',
-    );
   }
 }
 
@@ -216,9 +233,9 @@ function writeTables(work: Work): void {
 const reasons: Readonly<Record<string, string>> = {
   kern: 'kern: none of its pairs is left, or GPOS kerns in its place',
   gasp: 'gasp: smoothing is on at all sizes without instructions',
-  morx: 'morx and its like: GSUB does their work in browsers',
+  morx: 'morx and its like: browsers go by GSUB, where a font has it',
   mort: 'mort: GSUB does its work in browsers',
-  Silf: 'Silf (Graphite): browsers fall back to GSUB',
+  Silf: 'Silf (Graphite): only Firefox forms glyphs with it',
   MATH: 'MATH: formulas in MathML need the whole font',
   EBDT: 'EBDT: bitmaps for single sizes, which browsers replace by outlines',
 };

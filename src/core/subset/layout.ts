@@ -6,8 +6,10 @@ import { keptGdef, readGdef, writeGdef, type Gdef } from '../layout/gdef.js';
 import type { GlyphMap } from '../layout/glyph-map.js';
 import { deltaSetsOf, keptLayout, type KeptLayout } from '../layout/kept-layout.js';
 import type { LayoutTable } from '../layout/layout-table.js';
+import { mentions } from '../layout/mentions.js';
 import { writeLayout } from '../layout/write-layout.js';
 import type { Font } from '../sfnt/font.js';
+import { cmap } from '../tables/index.js';
 import { keptDeltaSets } from '../variations/item-variation-store.js';
 
 export interface LayoutChoice {
@@ -32,13 +34,15 @@ export function keptLayoutTables(
 ): { tables: Map<string, Uint8Array>; features: string[] } {
   const { isWanted, hinted } = choice;
   const tables = new Map<string, Uint8Array>();
-  const layouts = [choice.gsub, choice.gpos].flatMap(
-    (table) => (table && keptLayout(table, map, isWanted, choice.scriptsMatter)) ?? [],
+  const kept = (table: LayoutTable | undefined, mentioned?: number) =>
+    table && keptLayout(table, map, isWanted, choice.scriptsMatter, mentioned);
+  const gpos = kept(choice.gpos);
+  const layouts = [kept(choice.gsub, spaceThatKerns(font, map, gpos)), gpos].filter(
+    (one) => one !== undefined,
   );
   const gdef = readGdef(font);
-  const kept = gdef && keptGdef(gdef, map);
-  const moved = kept && withUsedDeltaSets(kept, layouts, font.has('fvar'));
-  if (kept && moved) {
+  const moved = gdef && withUsedDeltaSets(keptGdef(gdef, map), layouts, font.has('fvar'));
+  if (moved) {
     const bytes = writeGdef({ ...moved.gdef, markGlyphSets: usedSets(moved.gdef, layouts) });
     if (bytes) tables.set('GDEF', bytes);
   }
@@ -47,6 +51,19 @@ export function keptLayoutTables(
   }
   const tags = layouts.flatMap(({ features }) => features.map(({ tag }) => tag));
   return { tables, features: [...new Set(tags)].sort() };
+}
+
+/**
+ * The space, where it kerns: Firefox kerns it only if some feature of GSUB has it.
+ *
+ * @returns its number in the font
+ */
+function spaceThatKerns(font: Font, map: GlyphMap, gpos: KeptLayout | undefined): number | undefined {
+  const space = cmap.glyphIdOf(font.table(cmap), 0x20);
+  const newId = map.newId(space);
+  if (space === 0 || newId === undefined || !gpos) return undefined;
+  const kerns = gpos.lookups.some(({ subtables }) => subtables.some((subtable) => mentions(subtable, newId)));
+  return kerns ? space : undefined;
 }
 
 /** @param varies whether the font has axes; without them deltas mean nothing */
