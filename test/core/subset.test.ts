@@ -118,6 +118,13 @@ describe('what stays', () => {
       '\u05d9\u05b4\u09af\u09bc',
       [0x9df, 0xfb1d],
     ],
+    [
+      'Hangul syllables of letters',
+      [0x1100, 0x1161, 0x11a8, 0xac00, 0xac01, 0xac1c],
+      '\u1100\u1161\u11a8',
+      [0xac00, 0xac01],
+    ],
+    ['a Hangul syllable that a letter ends', [0x11a8, 0xac00, 0xac01], '\uac00\u11a8', [0xac01]],
     ['letters in their joined forms', [0x641, 0xfb56, 0xfed1, 0xfed2, 0xfed5], '\u0641', [0xfed1, 0xfed2]],
     ['all joined forms where U+0000 is mapped', [0, 0x641, 0xfed2, 0xfed5], '\u0641', [0, 0xfed2, 0xfed5]],
   ])('%s', (_, mapped, text, companions) => {

@@ -33,6 +33,7 @@ export function companionsOf(
   if (present.marks) add(dottedCircle);
   if (present.arabic && !hasShaping('arab')) addPresentationForms(wanted, available, add);
   if (present.thai && !hasShaping('thai')) for (let c = 0xf700; c <= 0xf71a; c++) add(c);
+  addSyllables(wanted, add);
   if (present.marks) addComposed(available, has, add);
   return [...companions].sort((a, b) => a - b);
 }
@@ -164,6 +165,26 @@ function addPresentationForms(
     }
   }
 }
+
+/** Hangul syllables that browsers put together of letters (jamo), or of a shorter syllable and a last letter. */
+function addSyllables(wanted: CodePointSet, add: (codePoint: number) => void): void {
+  const those = (first: number, last: number) =>
+    Array.from({ length: last - first + 1 }, (_, i) => first + i).filter((letter) => wanted.has(letter));
+  const [vowels, finals] = [those(0x1161, 0x1175), those(0x11a8, 0x11c2)];
+  const open = new Set(
+    those(0x1100, 0x1112).flatMap((initial) => vowels.map((vowel) => syllableOf(initial, vowel))),
+  );
+  for (const syllable of open) add(syllable);
+  if (finals.length === 0) return;
+  for (let syllable = 0xac00; syllable <= 0xd7a3; syllable += 28) {
+    if (!open.has(syllable) && !wanted.has(syllable)) continue;
+    for (const final of finals) add(syllable + final - 0x11a7);
+  }
+}
+
+/** The Unicode Standard, section 3.12. */
+const syllableOf = (initial: number, vowel: number) =>
+  0xac00 + ((initial - 0x1100) * 21 + (vowel - 0x1161)) * 28;
 
 /**
  * Unicode doesn't compose them, but text shaping does: Hebrew letters with points, where a font doesn't place points

@@ -5,7 +5,7 @@ import { DenseGlyphError } from '../errors.js';
 import { GlyphMap } from '../layout/glyph-map.js';
 import { readLayoutTable, type LayoutTable } from '../layout/layout-table.js';
 import { fontOf, type Font } from '../sfnt/font.js';
-import { cmap, head, maxp, os2, post } from '../tables/index.js';
+import { cmap, fvar, head, maxp, os2, post } from '../tables/index.js';
 import { CodePointSet } from '../text/code-point-set.js';
 import { mappedCharacters } from '../text/mapped-characters.js';
 import { keptKern, kernsEverywhere, overlongKernPairs } from '../layout/kern.js';
@@ -182,7 +182,7 @@ interface Work {
 }
 
 /** Tables that hold no glyph numbers. */
-const carried = ['avar', 'fvar', 'STAT', 'MVAR', 'meta'];
+const carried = ['avar', 'STAT', 'MVAR', 'meta'];
 /** Tables whose loss nobody sees in a browser; no word is needed. */
 const silent = ['DSIG', 'FFTM', 'LTSH', 'VDMX', 'hdmx', 'PCLT', 'TTFA', 'GDEF', 'GPOS', 'GSUB', 'JSTF'];
 
@@ -220,6 +220,8 @@ function writeTables(work: Work): void {
   if (font.has('BASE')) tables.set('BASE', keptBase(font));
   keepKern(work);
   for (const tag of carried) if (font.has(tag)) tables.set(tag, font.bytesOf(tag));
+  // Named instances are for the menus of other programs.
+  if (font.has(fvar.tag)) tables.set(fvar.tag, fvar.serialise({ ...font.table(fvar), instances: [] }));
   if (font.has('gvar')) tables.set('gvar', keptGvar(font, map));
   for (const tag of ['HVAR', 'VVAR'] as const)
     if (font.has(tag)) tables.set(tag, keptMetricVariations(font, tag, map));

@@ -55,12 +55,7 @@ function rank({ platformID, languageID }: name.NameRecord): number {
 }
 
 function namesOfVariations(font: Font): number[] {
-  const ids: number[] = [];
-  const variations = font.optional(fvar);
-  for (const { axisNameID } of variations?.axes ?? []) ids.push(axisNameID);
-  for (const { subfamilyNameID, postScriptNameID } of variations?.instances ?? []) {
-    ids.push(subfamilyNameID, ...(postScriptNameID === undefined ? [] : [postScriptNameID]));
-  }
+  const ids = (font.optional(fvar)?.axes ?? []).map(({ axisNameID }) => axisNameID);
   return font.has('STAT') ? [...ids, ...namesOfStyles(font)] : ids;
 }
 
