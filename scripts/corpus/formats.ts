@@ -1,3 +1,4 @@
+import { acceptableFont } from '#src/core/containers/acceptable.js';
 import { openFont, writeFont, type FontFormat } from '#src/core/containers/index.js';
 import type { Outline } from '#src/core/outlines/index.js';
 import { outlinesOf, segment, coordinatesOf } from '#src/core/outlines/index.js';
@@ -17,7 +18,9 @@ export interface Conversions {
 const changing = new Set(['glyf', 'loca', 'head', 'DSIG']);
 
 /** Takes a font to every format that it can have and back, and compares what comes back. */
-export function convertEverywhere(font: Font): Conversions {
+export function convertEverywhere(source: Font): Conversions {
+  // What browsers refuse without need is mended on the way; that is no difference.
+  const { font } = acceptableFont(source, 'woff2');
   const problems: string[] = [];
   const made = new Map<FontFormat, Uint8Array>();
   const attempt = (format: FontFormat, check: (bytes: Uint8Array) => void) => {
