@@ -16,7 +16,7 @@ const withoutChildProcesses = {
 };
 
 export default {
-  input: { 'dense-glyph': 'dist/cli/main.js' },
+  input: { 'dense-glyph': 'dist/cli/main.js', 'subset-worker': 'dist/kit/subset-worker.js' },
   external: (id) => isPackage(id) && !inlined.includes(id) && id !== childProcess,
   plugins: [withoutChildProcesses, resolve({ exportConditions: ['node'], preferBuiltins: true }), commonjs()],
   output: {

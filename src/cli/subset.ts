@@ -6,7 +6,7 @@ import { DenseGlyphError, inFile } from '../core/errors.js';
 import type { FeatureChoice } from '../core/subset/features.js';
 import { parseUnicodeRanges } from '../core/subset/wanted.js';
 import { CodePointSet } from '../core/text/code-point-set.js';
-import { requestedLanguage } from '../core/text/languages.js';
+import type { RequestedLanguage } from '../core/text/languages.js';
 import type { SubsetFile, SubsetTask } from '../kit/subset.js';
 import { chooseFaces } from './faces.js';
 import { readFormats, required } from './formats-option.js';
@@ -112,11 +112,16 @@ function refuseCollision(made: readonly Omit<MadeSubset, 'subset'>[], source: st
   }
 }
 
+/** What languages are written with takes a file that is only loaded where one is named. */
+async function languagesBy(text: string): Promise<RequestedLanguage[]> {
+  const tags = text.split(/[\s,]+/).filter(Boolean);
+  if (tags.length === 0) return [];
+  const { requestedLanguage } = await import('../core/text/languages.js');
+  return tags.map(requestedLanguage);
+}
+
 async function wantedBy(options: SubsetCommandOptions, folder: string): Promise<Wanted> {
-  const languages = (options.languages ?? '')
-    .split(/[\s,]+/)
-    .filter(Boolean)
-    .map(requestedLanguage);
+  const languages = await languagesBy(options.languages ?? '');
   const characters = parseUnicodeRanges(options.ranges ?? '');
   const addText = (text: string) => {
     // What only arranges text has no glyph to keep.

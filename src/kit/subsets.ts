@@ -26,7 +26,8 @@ export async function makeSubsets(
     });
   }
   const { Tinypool } = await import('tinypool');
-  const filename = new URL('../kit/subset-worker.js', import.meta.url).href;
+  // Beside this file in the program as in the library.
+  const filename = new URL('./subset-worker.js', import.meta.url).href;
   const pool = new Tinypool({ filename, minThreads: threads, maxThreads: threads });
   let finished = 0;
   try {
