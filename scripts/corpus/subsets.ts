@@ -47,14 +47,11 @@ export function trySubsets(font: Font, seed = 1, only?: readonly string[]): Subs
       const bytes = writeFont(subset.font, 'woff2').bytes;
       const again = openFont(bytes).font;
       trial.problems.push(...compared(font, again, wanted).map((problem) => `${name}: ${problem}`));
-      const hinted = font.has('fpgm') || font.has('prep') || font.has('CFF ');
-      const whole = hinted
-        ? subsetFont(font, { characters: wanted, glyphOrder, hinting: 'keep' }).font
-        : undefined;
+      const hinted = subsetFont(font, { characters: wanted, glyphOrder, hinting: 'keep' }).font;
       trial.drawings.push({
         name,
         bytes,
-        hinted: whole ? writeFont(whole, 'woff2').bytes : bytes,
+        hinted: writeFont(hinted, 'woff2').bytes,
         texts,
         told: subset.changes.length > 0,
       });
