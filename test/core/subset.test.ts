@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { Reader } from '#src/core/bytes/reader.js';
 import { openFont, writeFont } from '#src/core/containers/index.js';
 import { DenseGlyphError } from '#src/core/errors.js';
+import { overlongKernPairs } from '#src/core/layout/kern.js';
 import { readLayoutTable } from '#src/core/layout/layout-table.js';
 import { readCff } from '#src/core/outlines/cff.js';
 import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
@@ -19,7 +20,7 @@ import { cmap, glyf, head, hmtx, maxp, name, os2 } from '#src/core/tables/index.
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { requestedLanguage } from '#src/core/text/languages.js';
 import { buildCff, charstring } from '../support/cff.js';
-import { buildFont, words } from '../support/fonts.js';
+import { buildFont, overlongKern, words } from '../support/fonts.js';
 import { readSample, vendorFonts } from '../support/paths.js';
 
 const sans = openFont(readSample('FerrywakeSans-Regular.ttf')).font;
@@ -373,6 +374,21 @@ describe('what is asked for', () => {
   test.each(['tlh', 'x', 'en_US!', 'ru-Arab'])('%s is not a language whose characters are known', (tag) => {
     expect(() => requestedLanguage(tag)).toThrow(/is not a language/);
   });
+});
+
+test('kerning pairs that are too many for a subtable are spread over several', () => {
+  const { numGlyphs } = sans.table(maxp);
+  const tables = sans.tables().set('kern', overlongKern(numGlyphs));
+  tables.delete('GPOS');
+  const font = fontOf('truetype', tables);
+  const everything = subsetFont(font, { characters: parseUnicodeRanges('U+0-10FFFF'), features: 'all' });
+  expect(everything.glyphs.after).toBe(numGlyphs);
+  const kern = new Reader(everything.font.bytesOf('kern'), 'kern').seek(2);
+  const [count, length] = [kern.uint16(), kern.skip(2).uint16()];
+  expect([count, length]).toEqual([2, 14 + 10_920 * 6]);
+  expect(kern.seek(4 + length + 6).uint16()).toBe(80);
+  expect(overlongKernPairs(font)).toBe(11_000);
+  expect(overlongKernPairs(everything.font)).toBeUndefined();
 });
 
 test('vertical metrics, kern and BASE follow the glyphs', () => {

@@ -9,6 +9,8 @@ import { readLayoutTable, type LayoutTable } from './layout-table.js';
 const horizontalPairs = 0x0001;
 const subtableHeader = 14;
 const pairSize = 6;
+/** More make a subtable that can't state its length. */
+const maximumPairs = Math.floor((0xffff - subtableHeader) / pairSize);
 
 /** Whether GPOS kerns in every script and language, so that the kern table is never asked. */
 export function kernsEverywhere({ scripts, features }: LayoutTable): boolean {
@@ -32,7 +34,7 @@ export function overlongKernPairs(font: Font): number | undefined {
   const [version, count] = [reader.uint16(), reader.uint16()];
   if (version !== 0 || count === 0 || reader.length < 4 + subtableHeader) return undefined;
   const pairs = reader.seek(10).uint16();
-  if (subtableHeader + pairs * pairSize <= 0xffff) return undefined;
+  if (pairs <= maximumPairs) return undefined;
   const gpos = readLayoutTable(font, 'GPOS');
   return gpos && kernsEverywhere(gpos) ? undefined : pairs;
 }
@@ -54,8 +56,8 @@ export function keptKern(font: Font, map: GlyphMap): Uint8Array | undefined {
     // The length of a single large subtable overflows its 16 bits.
     const isFormat0 = coverage >>> 8 === 0;
     const pairs = isFormat0 && coverage & horizontalPairs ? readKernPairs(reader, map) : [];
-    if (pairs.length > 0) {
-      writeKernPairs(writer, pairs, coverage);
+    for (let from = 0; from < pairs.length; from += maximumPairs) {
+      writeKernPairs(writer, pairs.slice(from, from + maximumPairs), coverage);
       kept++;
     }
     if (length === 0) break;
@@ -81,7 +83,7 @@ function writeKernPairs(writer: Writer, pairs: readonly [number, number, number]
   const searchRange = pairSize * 2 ** entrySelector;
   writer
     .uint16(0)
-    .uint16(Math.min(subtableHeader + pairs.length * pairSize, 0xffff))
+    .uint16(subtableHeader + pairs.length * pairSize)
     .uint16(coverage)
     .uint16(pairs.length);
   writer
