@@ -126,7 +126,7 @@ function changesOf(font: Font, tables: ReadonlyMap<string, Uint8Array>): string[
     changes.push('Safari makes no ligatures and other forms of letters any more: they stand in morx alone');
   if (font.has('Silf')) {
     changes.push(
-      'Firefox forms its glyphs by GSUB now, as other browsers do: of the whole font it uses Silf (Graphite)',
+      'Firefox and WebKitGTK form its glyphs by GSUB now, as others do: of the whole font they use Silf (Graphite)',
     );
   }
   return changes;
@@ -237,7 +237,7 @@ const reasons: Readonly<Record<string, string>> = {
   gasp: 'gasp: smoothing is on at all sizes without instructions',
   morx: 'morx and its like: browsers go by GSUB, where a font has it',
   mort: 'mort: GSUB does its work in browsers',
-  Silf: 'Silf (Graphite): only Firefox forms glyphs with it',
+  Silf: 'Silf (Graphite): only Firefox and WebKitGTK form glyphs with it',
   MATH: 'MATH: formulas in MathML need the whole font',
   EBDT: 'EBDT: bitmaps for single sizes, which browsers replace by outlines',
 };
