@@ -8,7 +8,7 @@ import { keptLayout } from '#src/core/layout/kept-layout.js';
 import type { Subtable } from '#src/core/layout/layout-table.js';
 import { GlyphMap } from '#src/core/layout/glyph-map.js';
 import { mentions } from '#src/core/layout/mentions.js';
-import { PairValue } from '#src/core/layout/pair-adjustment.js';
+import { PairValue } from '#src/core/layout/pair-value.js';
 import { noValue } from '#src/core/layout/value-record.js';
 import { everyGlyph, layoutOf, value } from '../support/layout.js';
 

@@ -12,8 +12,8 @@ import {
   withoutIdlePairs,
   type ClassPairs,
   type PairAdjustment,
-  PairValue,
 } from '#src/core/layout/pair-adjustment.js';
+import { PairValue } from '#src/core/layout/pair-value.js';
 import { noValue } from '#src/core/layout/value-record.js';
 import { fontOf } from '#src/core/sfnt/font.js';
 import {

@@ -7,38 +7,8 @@ import { ascending, readCoverage, writeCoverage, type Coverage } from './coverag
 import type { DeltaSetMap } from './device.js';
 import type { GlyphFilter, GlyphMap } from './glyph-map.js';
 import type { PositioningContext } from './positioning.js';
-import {
-  deviceBits,
-  eachVariation,
-  isNoValue,
-  noValue,
-  readValue,
-  valueBit,
-  valueFormatOf,
-  valueKey,
-  valueSize,
-  writeValue,
-  type Value,
-} from './value-record.js';
-
-/** What a pair of glyphs is moved by. */
-export class PairValue {
-  /** Whether it never moves anything. */
-  readonly isIdle: boolean;
-  private text?: string;
-
-  constructor(
-    readonly first: Value,
-    readonly second: Value,
-  ) {
-    this.isIdle = isNoValue(first) && isNoValue(second);
-  }
-
-  /** Equal texts, equal effect. */
-  get key(): string {
-    return (this.text ??= `${valueKey(this.first)}|${valueKey(this.second)}`);
-  }
-}
+import { noPair, pairReader, type PairValue } from './pair-value.js';
+import { eachVariation, valueBit, valueFormatOf, valueSize, writeValue } from './value-record.js';
 
 interface PairBase {
   /**
@@ -68,8 +38,6 @@ export type PairAdjustment = GlyphPairs | ClassPairs;
 
 export const isPairAdjustment = (subtable: { kind: string }): subtable is PairAdjustment =>
   subtable.kind === 'glyph pairs' || subtable.kind === 'class pairs';
-
-const noPair = new PairValue(noValue, noValue);
 
 /** @param has which glyphs matter */
 export function readPairs(reader: Reader, start: number, has: GlyphFilter): PairAdjustment {
@@ -119,28 +87,6 @@ export function readPairs(reader: Reader, start: number, has: GlyphFilter): Pair
     return Array.from({ length: count2 }, () => value(start));
   });
   return { kind: 'class pairs', consumesSecond, coverage, firstClasses, secondClasses, matrix };
-}
-
-/** Reads a pair at the reader's position. Few values make many pairs: equal ones are read once, but for devices. */
-function pairReader(reader: Reader, format1: number, format2: number): (start: number) => PairValue {
-  const read = (start: number) => {
-    const first = readValue(reader, format1, start);
-    const second = readValue(reader, format2, start);
-    return first === noValue && second === noValue ? noPair : new PairValue(first, second);
-  };
-  if ((format1 | format2) & deviceBits) return read;
-  const size = valueSize(format1) + valueSize(format2);
-  const known = new Map<number | string, PairValue>();
-  return (start) => {
-    const { position } = reader;
-    const key = size === 2 ? reader.uint16() : reader.uint16Array(size >> 1).join();
-    let pair = known.get(key);
-    if (!pair) {
-      reader.seek(position);
-      known.set(key, (pair = read(start)));
-    }
-    return pair;
-  };
 }
 
 /** What is left of a subtable where some glyphs go; undefined where nothing is. */

@@ -71,16 +71,6 @@ export function keptMaxp(font: Font, map: GlyphMap, hinted: boolean): Uint8Array
   const { version, limits } = font.table(maxp);
   const kept = limits && { ...limits };
   if (kept && !hinted)
-    for (const field of instructionLimits) kept[field] = maxp.limitsWithoutInstructions[field];
+    for (const field of maxp.instructionFields) kept[field] = maxp.limitsWithoutInstructions[field];
   return maxp.serialise({ version, numGlyphs: map.size, ...(kept ? { limits: kept } : {}) });
 }
-
-const instructionLimits = [
-  'maxZones',
-  'maxTwilightPoints',
-  'maxStorage',
-  'maxFunctionDefs',
-  'maxInstructionDefs',
-  'maxStackElements',
-  'maxSizeOfInstructions',
-] as const satisfies (keyof maxp.TrueTypeLimits)[];

@@ -46,11 +46,8 @@ export const limitsWithoutInstructions: Readonly<TrueTypeLimits> = {
   maxComponentDepth: 0,
 };
 
-const fields = [
-  'maxPoints',
-  'maxContours',
-  'maxCompositePoints',
-  'maxCompositeContours',
+/** Limits of instructions. */
+export const instructionFields = [
   'maxZones',
   'maxTwilightPoints',
   'maxStorage',
@@ -58,6 +55,14 @@ const fields = [
   'maxInstructionDefs',
   'maxStackElements',
   'maxSizeOfInstructions',
+] as const satisfies (keyof TrueTypeLimits)[];
+
+const fields = [
+  'maxPoints',
+  'maxContours',
+  'maxCompositePoints',
+  'maxCompositeContours',
+  ...instructionFields,
   'maxComponentElements',
   'maxComponentDepth',
 ] as const satisfies (keyof TrueTypeLimits)[];
