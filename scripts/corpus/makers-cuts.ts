@@ -60,7 +60,7 @@ for (const stylesheet of readdirSync(partFolder).filter((name) => name.endsWith(
     if (bytes.length > theirs.length) totals.larger.push(`${file}: ${bytes.length} against ${theirs.length}`);
     const sum = byPart.get(name) ?? { ours: 0, theirs: 0 };
     byPart.set(name, { ours: sum.ours + bytes.length, theirs: sum.theirs + theirs.length });
-    drawn.push({ name, bytes, hinted: bytes, texts: textsOf(characters, available), told: false });
+    drawn.push({ name, bytes, hinted: bytes, texts: textsOf(characters, available), changes: [] });
   }
   if (!values['no-browsers']) drawings.add(style, source, font, new Map(), drawn);
 }

@@ -17,8 +17,8 @@ export interface SubsetDrawing {
   /** With its instructions, for engines that take advances from them. */
   hinted: Uint8Array;
   texts: string[];
-  /** The subset says that browsers will draw it otherwise. */
-  told: boolean;
+  /** What the subset says that browsers draw otherwise. */
+  changes: readonly string[];
 }
 
 export interface SubsetTrial {
@@ -53,7 +53,7 @@ export function trySubsets(font: Font, seed = 1, only?: readonly string[]): Subs
         bytes,
         hinted: writeFont(hinted, 'woff2').bytes,
         texts,
-        told: subset.changes.length > 0,
+        changes: subset.changes,
       });
       trial.bytes.after += bytes.length;
     } catch (cause) {
