@@ -4,7 +4,7 @@ import commonjs from '@rollup/plugin-commonjs';
 import resolve from '@rollup/plugin-node-resolve';
 
 /** Packages that every call needs; the others stay where they are and are loaded when they are used. */
-const inlined = ['commander', 'picocolors'];
+const inlined = ['commander', 'picocolors', 'p-map'];
 const isPackage = (id) => /^(@?[a-z]|node:)/.test(id) && !id.startsWith('dist/');
 
 /** Commander starts other programs for commands that we don't have; loading what that takes would slow every start. */
@@ -16,7 +16,7 @@ const withoutChildProcesses = {
 };
 
 export default {
-  input: { 'dense-glyph': 'dist/cli/main.js', 'subset-worker': 'dist/kit/subset-worker.js' },
+  input: { 'dense-glyph': 'dist/cli/main.js' },
   external: (id) => isPackage(id) && !inlined.includes(id) && id !== childProcess,
   plugins: [withoutChildProcesses, resolve({ exportConditions: ['node'], preferBuiltins: true }), commonjs()],
   output: {

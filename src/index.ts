@@ -4,7 +4,7 @@
  * @example
  * import { core } from 'dense-glyph';
  * const { font } = core.openFont(await readFile('fonts/FerrywakeSans-Regular.ttf'));
- * const { bytes } = core.writeFont(font, 'woff2');
+ * const { bytes } = await core.writeFont(font, 'woff2');
  */
 export * as core from './core/index.js';
 export * as kit from './kit/index.js';

@@ -66,13 +66,17 @@ for (const file of files) {
     counts.fonts++;
     try {
       counts.findings += inspectFont(font, format, bytes.length, {}).findings.length > 0 ? 1 : 0;
-      const { problems: found, made, glyfAsItWas } = values.subsets ? noConversions : convertEverywhere(font);
-      const trial = values.formats ? noTrial : trySubsets(font, counts.fonts);
+      const {
+        problems: found,
+        made,
+        glyfAsItWas,
+      } = values.subsets ? noConversions : await convertEverywhere(font);
+      const trial = values.formats ? noTrial : await trySubsets(font, counts.fonts);
       counts.subsets += trial.drawings.length;
       problems.push(...[...found, ...trial.problems].map((problem) => `${name}: ${problem}`));
       if (glyfAsItWas) counts.glyfAsItWas++;
       // Written anew, as browsers refuse some files as they are.
-      const source = format === 'ttf' || format === 'otf' ? writeFont(font, format).bytes : bytes;
+      const source = format === 'ttf' || format === 'otf' ? (await writeFont(font, format)).bytes : bytes;
       counts.bytes += source.length;
       counts.woff2 += made.get('woff2')?.length ?? 0;
       if (draw) drawings.add(name, source, font, made, trial.drawings);

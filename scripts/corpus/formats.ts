@@ -18,22 +18,22 @@ export interface Conversions {
 const changing = new Set(['glyf', 'loca', 'head', 'DSIG']);
 
 /** Takes a font to every format that it can have and back, and compares what comes back. */
-export function convertEverywhere(source: Font): Conversions {
+export async function convertEverywhere(source: Font): Promise<Conversions> {
   // What browsers refuse without need is mended on the way; that is no difference.
   const { font } = acceptableFont(source, 'woff2');
   const problems: string[] = [];
   const made = new Map<FontFormat, Uint8Array>();
-  const attempt = (format: FontFormat, check: (bytes: Uint8Array) => void) => {
+  const attempt = async (format: FontFormat, check: (bytes: Uint8Array) => void | Promise<void>) => {
     try {
-      const { bytes } = writeFont(font, format);
+      const { bytes } = await writeFont(font, format);
       made.set(format, bytes);
-      check(bytes);
+      await check(bytes);
     } catch (cause) {
       problems.push(`${format}: ${cause instanceof Error ? cause.message : String(cause)}`);
     }
   };
   let glyfAsItWas = true;
-  attempt('woff2', (bytes) => {
+  await attempt('woff2', async (bytes) => {
     const again = openFont(bytes).font;
     const different = differing(font, again);
     glyfAsItWas = !different.includes('glyf');
@@ -42,20 +42,24 @@ export function convertEverywhere(source: Font): Conversions {
     const flags = font.table(head).flags | head.losslessTransformFlag;
     if (again.table(head).flags !== flags) problems.push('woff2: head.flags differ');
     const back = openFont(writeSfnt(again)).font;
-    if (Buffer.compare(writeFont(back, 'woff2').bytes, bytes) !== 0) problems.push('woff2: not stable');
+    if (Buffer.compare((await writeFont(back, 'woff2')).bytes, bytes) !== 0)
+      problems.push('woff2: not stable');
   });
-  attempt('woff', (bytes) => {
+  await attempt('woff', (bytes) => {
     problems.push(...differing(font, openFont(bytes).font).map((tag) => `woff: ${tag} differs`));
   });
   if (font.flavour === 'truetype') {
-    attempt('eot', (bytes) => {
+    await attempt('eot', (bytes) => {
       problems.push(...differing(font, openFont(bytes).font).map((tag) => `eot: ${tag} differs`));
     });
   } else if (!font.has('fvar')) {
-    attempt('ttf', (bytes) => problems.push(...comparedOutlines(font, openFont(bytes).font)));
-    attempt('eot', (bytes) => problems.push(...comparedOutlines(font, openFont(bytes).font)));
+    for (const format of ['ttf', 'eot'] as const) {
+      await attempt(format, (bytes) => {
+        problems.push(...comparedOutlines(font, openFont(bytes).font));
+      });
+    }
   }
-  if (font.has('glyf') || font.has('CFF ') || font.has('CFF2')) attempt('svg', () => undefined);
+  if (font.has('glyf') || font.has('CFF ') || font.has('CFF2')) await attempt('svg', () => undefined);
   return { problems, made, glyfAsItWas };
 }
 

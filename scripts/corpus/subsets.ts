@@ -36,7 +36,7 @@ const languagesTried = 3;
  * @param seed of the random texts
  * @param only the scripts to try (ISO 15924), all if left out
  */
-export function trySubsets(font: Font, seed = 1, only?: readonly string[]): SubsetTrial {
+export async function trySubsets(font: Font, seed = 1, only?: readonly string[]): Promise<SubsetTrial> {
   const trial: SubsetTrial = { problems: [], drawings: [], bytes: { before: 0, after: 0 } };
   const random = randomFrom(seed);
   for (const { name, wanted, texts } of wishes(font, random)) {
@@ -44,14 +44,14 @@ export function trySubsets(font: Font, seed = 1, only?: readonly string[]): Subs
     try {
       const glyphOrder = name === 'random' ? 'advance' : 'font';
       const subset = subsetFont(font, { characters: wanted, glyphOrder });
-      const bytes = writeFont(subset.font, 'woff2').bytes;
+      const { bytes } = await writeFont(subset.font, 'woff2');
       const again = openFont(bytes).font;
       trial.problems.push(...compared(font, again, wanted).map((problem) => `${name}: ${problem}`));
       const hinted = subsetFont(font, { characters: wanted, glyphOrder, hinting: 'keep' }).font;
       trial.drawings.push({
         name,
         bytes,
-        hinted: writeFont(hinted, 'woff2').bytes,
+        hinted: (await writeFont(hinted, 'woff2')).bytes,
         texts,
         changes: subset.changes,
       });

@@ -14,6 +14,7 @@ import { chooseFaces } from './faces.js';
 import { count, kilobytes, share, table } from './format.js';
 import { readFormats, required } from './formats-option.js';
 import { fontPaths, fontsIn } from './inputs.js';
+import { atOnce } from '../kit/at-once.js';
 import type { NamedFile } from '../kit/named-file.js';
 import { Reporter, type CommonOptions, type Terminal } from './terminal.js';
 
@@ -57,8 +58,6 @@ async function convert(fonts: string[], options: ConvertOptions, terminal: Termi
   const wanted = readFormats(required('convert', '--to', options.to));
   const paths = await fontPaths(fonts, terminal.folder);
   const folder = resolve(terminal.folder, required('convert', '--out', options.out));
-  const conversions: Conversion[] = [];
-  const taken = new Map<string, string>();
   const order: Order = {
     wanted,
     folder,
@@ -66,30 +65,37 @@ async function convert(fonts: string[], options: ConvertOptions, terminal: Termi
     smallest: options.smallest === true,
     writeOptions: { tolerance: readTolerance(options.tolerance) },
   };
-  for (const [i, path] of paths.entries()) {
+  const converted = await atOnce(paths, async (path, i) => {
     const input = relative(terminal.folder, path) || path;
     reporter.progress(`${i + 1} of ${paths.length}: ${input}`);
-    for (const file of await fontsIn(path, input)) {
-      for (const conversion of await convertFile(file, order)) {
-        conversions.push(conversion);
-        for (const output of conversion.outputs) {
-          const other = output.path === path ? input : taken.get(output.path);
-          if (other) {
-            const reason = `${output.path} would be written over by ${conversion.input} and ${other}`;
-            const advice = 'choose another --out, or convert them one by one';
-            throw new DenseGlyphError('call-invalid', reason, {}, advice);
-          }
-          taken.set(output.path, conversion.input);
-        }
-      }
-    }
-  }
+    const made: Conversion[] = [];
+    for (const file of await fontsIn(path, input)) made.push(...(await convertFile(file, order)));
+    refuseCollision(made, new Map([[path, input]]));
+    return made;
+  });
+  const conversions = converted.flat();
+  refuseCollision(conversions, new Map());
   // Nothing is written before everything could be converted.
   const { writeWhole } = await import('../kit/write.js');
   for (const { outputs } of conversions) {
     for (const { path, bytes } of outputs) await writeWhole(path, bytes);
   }
   tell(reporter, conversions, terminal.folder);
+}
+
+/** @param taken paths that must stay as they are, or that others write to, with who does */
+function refuseCollision(conversions: readonly Conversion[], taken: Map<string, string>): void {
+  for (const { input, outputs } of conversions) {
+    for (const { path } of outputs) {
+      const other = taken.get(path);
+      if (other) {
+        const reason = `${path} would be written over by ${input} and ${other}`;
+        const advice = 'choose another --out, or convert them one by one';
+        throw new DenseGlyphError('call-invalid', reason, {}, advice);
+      }
+      taken.set(path, input);
+    }
+  }
 }
 
 /** A part of the em, as a number or as a fraction. */
@@ -133,7 +139,7 @@ async function convertFont(opened: OpenedFont, name: string, path: string, order
     const { dropped, ...written } =
       format === 'woff' && order.smallest
         ? await (await import('../kit/smallest-woff.js')).smallestWoff(opened.font)
-        : inFile(path, () => writeFont(opened.font, format, order.writeOptions));
+        : await inFile(path, () => writeFont(opened.font, format, order.writeOptions));
     const output = join(order.folder, `${name}.${format}`);
     outputs.push({ path: output, format, ...written, dropped: [...opened.dropped, ...dropped] });
   }

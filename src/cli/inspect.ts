@@ -1,6 +1,7 @@
 import type { Command } from 'commander';
 import { dirname, relative, resolve } from 'node:path';
 import { familiesOf } from '../core/inspection/index.js';
+import { atOnce } from '../kit/at-once.js';
 import { inspectFile, weighed, type InspectedSource } from '../kit/inspect.js';
 import { licenceTextsIn } from '../kit/licence-texts.js';
 import { fontPaths, fontsIn } from './inputs.js';
@@ -37,7 +38,7 @@ async function inspect(fonts: string[], options: InspectOptions, terminal: Termi
       sources.push(...inspectFile(file, { licenceTexts, rights: rights.get(path), base }));
     }
   }
-  const woff2 = options.weigh || options.page ? weigh(sources, reporter) : [];
+  const woff2 = options.weigh || options.page ? await weigh(sources, reporter) : [];
   const result: InspectionResult = {
     fonts: sources.map(({ inspected }) => inspected),
     families: familiesOf(sources.map(({ inspected: { path, face } }) => ({ path, face }))),
@@ -47,7 +48,7 @@ async function inspect(fonts: string[], options: InspectOptions, terminal: Termi
   if (result.fonts.length === 1) {
     reporter.say(...fontLines(result.fonts[0], columns));
     if (woff2.length === 0 && terminal.interactive && !options.json && !options.quiet) {
-      weighLast(sources[0], reporter);
+      await weighLast(sources[0], reporter);
     }
   } else reporter.say(...tableLines(result.fonts, columns), '', ...familyLines(result, columns));
   if (!options.page) return;
@@ -60,18 +61,18 @@ async function inspect(fonts: string[], options: InspectOptions, terminal: Termi
   reporter.say('', `Next  open ${options.page}: it holds the fonts itself and needs no server.`);
 }
 
-function weigh(sources: readonly InspectedSource[], reporter: Reporter): Uint8Array[] {
-  return sources.map((source, i) => {
+function weigh(sources: readonly InspectedSource[], reporter: Reporter): Promise<Uint8Array[]> {
+  return atOnce(sources, (source, i) => {
     reporter.progress(`measuring WOFF2, ${i + 1} of ${sources.length}: ${source.inspected.path}`);
     return weighed(source);
   });
 }
 
 /** Compressing takes longer than all the rest, so it comes when there is something to read already. */
-function weighLast(source: InspectedSource, reporter: Reporter): void {
+async function weighLast(source: InspectedSource, reporter: Reporter): Promise<void> {
   reporter.say('');
   reporter.progress('measuring WOFF2');
-  const { length } = weighed(source);
+  const { length } = await weighed(source);
   reporter.say(woff2Line(source.inspected.weight.file, length));
 }
 

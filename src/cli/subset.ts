@@ -7,6 +7,7 @@ import type { FeatureChoice } from '../core/subset/features.js';
 import { parseUnicodeRanges } from '../core/subset/wanted.js';
 import { CodePointSet } from '../core/text/code-point-set.js';
 import type { RequestedLanguage } from '../core/text/languages.js';
+import { atOnce } from '../kit/at-once.js';
 import type { SubsetFile, SubsetTask } from '../kit/subset.js';
 import { chooseFaces } from './faces.js';
 import { readFormats, required } from './formats-option.js';
@@ -78,8 +79,13 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
       }
     }
   }
-  const { makeSubsets } = await import('../kit/subsets.js');
-  const subsets = await makeSubsets(tasks, (done) => reporter.progress(`${done} of ${tasks.length}`));
+  const { makeSubset } = await import('../kit/subset.js');
+  let finished = 0;
+  const subsets = await atOnce(tasks, async (task) => {
+    const made = await makeSubset(task);
+    reporter.progress(`${++finished} of ${tasks.length}`);
+    return made;
+  });
   // Nothing is written before everything could be made.
   const { writeWhole } = await import('../kit/write.js');
   for (const [i, { outputs }] of subsets.entries()) {

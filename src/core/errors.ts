@@ -67,11 +67,15 @@ export class DenseGlyphError extends Error {
   }
 }
 
-/** Runs a computation on a file's bytes; its errors then name the file. */
+/** Runs a computation on a file's bytes, at once or in the background; its errors then name the file. */
 export function inFile<Result>(file: string, compute: () => Result): Result {
-  try {
-    return compute();
-  } catch (cause) {
+  const named = (cause: unknown): never => {
     throw cause instanceof DenseGlyphError ? cause.inFile(file) : cause;
+  };
+  try {
+    const result = compute();
+    return result instanceof Promise ? (result.catch(named) as Result) : result;
+  } catch (cause) {
+    return named(cause);
   }
 }

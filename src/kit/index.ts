@@ -49,7 +49,7 @@ export async function buildKit(config: KitConfig, base: string): Promise<BuiltKi
   const plan = planKit(config, sources);
 
   const folder = resolve(base, config.output.folder);
-  const files = makeKit(plan, reachOf(config.reach, base), addressOf(config, base), version());
+  const files = await makeKit(plan, reachOf(config.reach, base), addressOf(config, base), version());
   const manifest = JSON.parse(new TextDecoder().decode(files.get('kit.json'))) as Manifest;
   return { manifest, folder, changed: await writeKitFolder(folder, files) };
 }

@@ -60,9 +60,9 @@ export function inspectFile({ path, bytes }: NamedFile, options: FileInspectionO
 }
 
 /** The font as WOFF2; its size is noted in what was found out about it. */
-export function weighed({ inspected, opened }: InspectedSource): Uint8Array {
-  return inFile(inspected.path, () => {
-    const { bytes } = writeFont(opened.font, 'woff2');
+export function weighed({ inspected, opened }: InspectedSource): Promise<Uint8Array> {
+  return inFile(inspected.path, async () => {
+    const { bytes } = await writeFont(opened.font, 'woff2');
     inspected.woff2Bytes = bytes.length;
     return bytes;
   });

@@ -9,19 +9,22 @@ import { stylesheetFile } from './files/stylesheet.js';
 import type { KitPlan, PlannedFace } from './plan.js';
 import type { KitAddress, MadeFace, MadeFamily, MadeKit } from './made.js';
 import { inFile } from '../core/errors.js';
+import { atOnce } from './at-once.js';
 import { makePart } from './part.js';
 import type { Reach, ReachedFormat } from './reach.js';
 
 /** The kit as files in memory. The same plan gives the same bytes. */
-export function makeKit(
+export async function makeKit(
   plan: KitPlan,
   reach: Reach,
   address: KitAddress,
   version: string,
-): Map<string, Uint8Array> {
+): Promise<Map<string, Uint8Array>> {
+  const planned = plan.families.flatMap(({ faces }) => faces);
+  const made = await atOnce(planned, (face) => makeFace(face, reach.formats));
   const families = plan.families.map((family): MadeFamily => ({
     ...family,
-    faces: family.faces.map((face) => makeFace(face, reach.formats)),
+    faces: family.faces.map((face) => made[planned.indexOf(face)]),
   }));
   const kit: MadeKit = { families, reach, address, licences: new Map(), files: new Map() };
   for (const { faces } of families) {
@@ -40,9 +43,9 @@ export function makeKit(
   return kit.files;
 }
 
-function makeFace(face: PlannedFace, formats: readonly ReachedFormat[]): MadeFace {
-  return inFile(face.source.path, () => {
-    const [part, ...older] = formats.map(({ format }) => makePart(face, format));
+function makeFace(face: PlannedFace, formats: readonly ReachedFormat[]): Promise<MadeFace> {
+  return inFile(face.source.path, async () => {
+    const [part, ...older] = await Promise.all(formats.map(({ format }) => makePart(face, format)));
     return { ...face, part, older };
   });
 }

@@ -15,10 +15,10 @@ const slopeLetters = { normal: 'n', italic: 'i', oblique: 'o' } as const;
 const variationTables = ['avar', 'cvar', 'fvar', 'gvar', 'HVAR', 'MVAR', 'STAT', 'VVAR'];
 
 /** One file of a face. */
-export function makePart(face: PlannedFace, format: Exclude<FontFormat, 'otf'>): Part {
+export async function makePart(face: PlannedFace, format: Exclude<FontFormat, 'otf'>): Promise<Part> {
   const { source } = face;
   const { font, dropped: left, changed } = fontFor(face, format);
-  const { bytes, dropped } = writeFont(font, format);
+  const { bytes, dropped } = await writeFont(font, format);
   const digest = sha256(bytes);
   const [low, high] = face.weight;
   const weight = low === high ? `${low}` : `${low}-${high}`;

@@ -7,7 +7,7 @@ import { subsetFont, type Subset, type SubsetOptions } from '../core/subset/inde
 import { smallestSubset } from '../core/subset/smallest.js';
 import { CodePointSet } from '../core/text/code-point-set.js';
 
-/** One face to cut down; plain data, so that a worker can do it. */
+/** One face to cut down. */
 export interface SubsetTask {
   /** As the user would write it. */
   path: string;
@@ -30,18 +30,19 @@ export interface SubsetFile extends Omit<Subset, 'font'> {
 }
 
 /** @throws DenseGlyphError with the file named */
-export function makeSubset(task: SubsetTask): SubsetFile {
+export async function makeSubset(task: SubsetTask): Promise<SubsetFile> {
   const characters = new CodePointSet();
   for (const [first, last] of task.characters) characters.addRange(first, last);
-  return inFile(task.path, () => {
+  return inFile(task.path, async () => {
     const { font } = openFonts(task.bytes)[task.face];
     const makeOne = task.smallest ? smallestSubset : subsetFont;
-    const { font: small, ...about } = makeOne(font, {
+    const { font: small, ...about } = await makeOne(font, {
       characters,
       hinting: task.hinting,
       ...(task.features ? { features: task.features } : {}),
     });
-    const outputs = task.formats.map((format) => ({ format, ...writeFont(small, format) }));
+    const outputs: SubsetFile['outputs'] = [];
+    for (const format of task.formats) outputs.push({ format, ...(await writeFont(small, format)) });
     return { ...about, outputs, legal: legalWords(font) };
   });
 }

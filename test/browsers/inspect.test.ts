@@ -83,12 +83,12 @@ beforeAll(async () => {
   const { font: kerned } = subsetFont(overlong, { characters: parseUnicodeRanges('U+20-7E') });
   writeFileSync(join(folder, 'kerned.ttf'), writeSfnt(kerned));
   for (const [name, font] of Object.entries(mendable)) {
-    writeFileSync(join(folder, `${name}-mended.ttf`), writeFont(font, 'woff2').bytes);
+    writeFileSync(join(folder, `${name}-mended.ttf`), (await writeFont(font, 'woff2')).bytes);
   }
   const slab = openFont(readSample('LampbuoySlab-Bold.otf')).font;
-  writeFileSync(join(folder, 'slab.otf'), writeFont(slab, 'otf').bytes);
-  writeFileSync(join(folder, 'slab-from-cff.ttf'), writeFont(slab, 'ttf').bytes);
-  writeFileSync(join(folder, 'slab.svg'), writeFont(slab, 'svg').bytes);
+  writeFileSync(join(folder, 'slab.otf'), (await writeFont(slab, 'otf')).bytes);
+  writeFileSync(join(folder, 'slab-from-cff.ttf'), (await writeFont(slab, 'ttf')).bytes);
+  writeFileSync(join(folder, 'slab.svg'), (await writeFont(slab, 'svg')).bytes);
   const fonts = [join(sampleFonts, 'FerrywakeSans-Variable.ttf'), join(sampleFonts, 'LampbuoySlab-Bold.otf')];
   const { code } = await cli(['inspect', ...fonts, '--page', 'page.html', '--quiet'], folder);
   expect(code).toBe(0);

@@ -55,7 +55,7 @@ beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'dense-glyph-subsets-'));
   for (const [i, [name, script, path]] of present.entries()) {
     const source = keep(`${i}`, readFileSync(path));
-    const { problems, drawings } = trySubsets(openFont(readFileSync(path)).font, i + 1, [script]);
+    const { problems, drawings } = await trySubsets(openFont(readFileSync(path)).font, i + 1, [script]);
     expect([name, problems, drawings.length]).toEqual([name, [], 1]);
     pairs.set(
       name,
@@ -114,7 +114,8 @@ describe.each(availableEngines())('%s', (engineName) => {
     for (const [i, path] of variables.entries()) {
       const source = readFileSync(path);
       const hinting = engineName === 'webkit' ? 'keep' : 'drop';
-      const made = writeFont(subsetFont(openFont(source).font, { characters, hinting }).font, 'woff2').bytes;
+      const { font } = subsetFont(openFont(source).font, { characters, hinting });
+      const made = (await writeFont(font, 'woff2')).bytes;
       const pair: DrawnPair = {
         name: path,
         source: keep(`variable-${i}`, source),
@@ -141,7 +142,7 @@ describe.each(availableEngines())('%s', (engineName) => {
     const characters = new CodePointSet(Array.from(text, (c) => c.codePointAt(0)!));
     const source = readFileSync(path);
     const { font } = subsetFont(openFont(source).font, { characters, hinting: 'keep', features: 'all' });
-    const files = [keep('features', source), keep('features-made', writeFont(font, 'woff2').bytes)];
+    const files = [keep('features', source), keep('features-made', (await writeFont(font, 'woff2')).bytes)];
     const drawn: unknown[][] = [[], []];
     for (const [i, file] of files.entries()) {
       await engine.open(`${server.origin}/blank`);

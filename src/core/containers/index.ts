@@ -107,15 +107,23 @@ export function openFont(file: Uint8Array): OpenedFont {
  *
  * @throws DenseGlyphError `conversion-impossible` where the font has the wrong kind of outlines
  */
-export function writeFont(font: Font, format: FontFormat, options: WriteOptions = {}): WrittenFont {
+export async function writeFont(
+  font: Font,
+  format: FontFormat,
+  options: WriteOptions = {},
+): Promise<WrittenFont> {
   const accepted = acceptableFont(font, format);
-  const written = writeAccepted(accepted.font, format, options);
+  const written = await writeAccepted(accepted.font, format, options);
   return accepted.dropped.length === 0
     ? written
     : { ...written, dropped: [...accepted.dropped, ...written.dropped] };
 }
 
-function writeAccepted(font: Font, format: FontFormat, options: WriteOptions): WrittenFont {
+function writeAccepted(
+  font: Font,
+  format: FontFormat,
+  options: WriteOptions,
+): WrittenFont | Promise<WrittenFont> {
   switch (format) {
     case 'woff2':
       return writeWoff2(font);

@@ -8,8 +8,9 @@ import { subsetFont, type Subset, type SubsetOptions } from './index.js';
  *
  * @throws DenseGlyphError as `subsetFont` does
  */
-export function smallestSubset(font: Font, options: SubsetOptions): Subset {
+export async function smallestSubset(font: Font, options: SubsetOptions): Promise<Subset> {
   const made = glyphOrders.map((glyphOrder) => subsetFont(font, { ...options, glyphOrder }));
-  const sizes = made.map((subset) => writeFont(subset.font, 'woff2').bytes.length);
+  const written = await Promise.all(made.map((subset) => writeFont(subset.font, 'woff2')));
+  const sizes = written.map(({ bytes }) => bytes.length);
   return made[sizes.indexOf(Math.min(...sizes))];
 }

@@ -1,6 +1,7 @@
 // WOFF File Format 2.0, sections 4 and 5
 
-import { brotliCompressSync, constants } from 'node:zlib';
+import { brotliCompress, constants } from 'node:zlib';
+import { plainBytes } from '../../bytes/plain.js';
 import { Writer } from '../../bytes/writer.js';
 import type { Font } from '../../sfnt/font.js';
 import { sfntVersions } from '../../sfnt/read.js';
@@ -18,7 +19,7 @@ import { transformGlyf, type TransformedGlyf } from './glyf-transform.js';
 import { transformHmtx } from './hmtx-transform.js';
 
 /** Writes a font as WOFF 2.0. A digital signature can't survive the transforms, so DSIG is left out. */
-export function writeWoff2(font: Font): WrittenFont {
+export async function writeWoff2(font: Font): Promise<WrittenFont> {
   const tables = font.tables();
   const dropped = tables.delete('DSIG') ? ['DSIG (a signature does not survive WOFF2)'] : [];
   const outlines = font.has(glyf.tag)
@@ -26,7 +27,7 @@ export function writeWoff2(font: Font): WrittenFont {
     : undefined;
   tables.set(head.tag, markTransformed(font, outlines));
   const { entries, stream, sfntLength } = joinTables(tables, transformTables(font, outlines));
-  const compressed = compress(stream);
+  const compressed = await compress(stream);
 
   const writer = new Writer(headerSize + entries.length * 12 + compressed.length);
   writer.uint32(signature).uint32(sfntVersions[font.flavour]).uint32(0);
@@ -106,8 +107,9 @@ function xMinOf(table: glyf.Glyf): Int16Array {
   return xMin;
 }
 
-function compress(bytes: Uint8Array): Uint8Array {
-  return brotliCompressSync(bytes, {
+/** In a thread of Node's, so that several fonts are compressed at once. */
+function compress(bytes: Uint8Array): Promise<Uint8Array> {
+  const options = {
     chunkSize: Math.max(bytes.length, 1024), // the result in one piece, not in many that are joined
     params: {
       [constants.BROTLI_PARAM_MODE]: constants.BROTLI_MODE_FONT,
@@ -115,5 +117,10 @@ function compress(bytes: Uint8Array): Uint8Array {
       [constants.BROTLI_PARAM_LGWIN]: constants.BROTLI_MAX_WINDOW_BITS,
       [constants.BROTLI_PARAM_SIZE_HINT]: bytes.length,
     },
+  };
+  return new Promise((done, failed) => {
+    brotliCompress(bytes, options, (error, compressed) =>
+      error ? failed(error) : done(plainBytes(compressed)),
+    );
   });
 }
