@@ -179,9 +179,9 @@ class Heap<Item> {
     items[0] = last;
     for (let at = 0; ;) {
       let first = at;
-      for (const child of [at * 2 + 1, at * 2 + 2]) {
-        if (child < items.length && this.before(child, first)) first = child;
-      }
+      const child = at * 2 + 1;
+      if (child < items.length && this.before(child, first)) first = child;
+      if (child + 1 < items.length && this.before(child + 1, first)) first = child + 1;
       if (first === at) return top;
       this.swap(at, first);
       at = first;
@@ -195,6 +195,8 @@ class Heap<Item> {
   }
 
   private swap(a: number, b: number): void {
-    [this.items[a], this.items[b]] = [this.items[b], this.items[a]];
+    const item = this.items[a];
+    this.items[a] = this.items[b];
+    this.items[b] = item;
   }
 }

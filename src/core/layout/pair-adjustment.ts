@@ -197,6 +197,7 @@ export function pairForms(subtable: PairAdjustment, last: boolean): PairAdjustme
   // Pairs with glyphs of class 0 are those with all other glyphs; they can't be listed.
   if (matrix.some((row) => !row[0].isIdle)) return [subtable];
   const seconds = [...secondClasses.entries()];
+  if (leastGlyphPairs(subtable) > mostClassPairs(subtable)) return [subtable];
   const pairs: GlyphPairs['pairs'] = new Map();
   for (const glyph of coverage) {
     const row = matrix[firstClasses.get(glyph) ?? 0];
@@ -206,6 +207,22 @@ export function pairForms(subtable: PairAdjustment, last: boolean): PairAdjustme
     if (moving.length > 0) pairs.set(glyph, new Map(moving));
   }
   return [subtable, { kind: 'glyph pairs', consumesSecond: false, pairs }];
+}
+
+/** Values that are stored at least, where those of each row are listed for its second glyphs. */
+function leastGlyphPairs({ secondClasses, matrix }: ClassPairs): number {
+  const sizes = new Uint32Array(matrix[0].length);
+  for (const column of secondClasses.values()) sizes[column]++;
+  let values = 0;
+  for (const row of matrix) {
+    for (let column = 0; column < row.length; column++) if (!row[column].isIdle) values += sizes[column];
+  }
+  return values;
+}
+
+/** Values that take as much room as the matrix and the classes, were each glyph of these listed by itself. */
+function mostClassPairs({ firstClasses, secondClasses, matrix }: ClassPairs): number {
+  return matrix.length * matrix[0].length + 3 * (firstClasses.size + secondClasses.size) + 4;
 }
 
 /** First glyphs with the same pairs make a class, and so do second glyphs. */
