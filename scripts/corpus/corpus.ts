@@ -93,11 +93,11 @@ console.log(
 );
 if (draw) {
   for (const engine of availableEngines().filter((name) => !values.engine || name === values.engine)) {
-    const { same, hinted, told, alike, problems: found } = await drawings.drawIn(engine);
+    const { same, hinted, lettered, told, alike, problems: found } = await drawings.drawIn(engine);
     problems.push(...found);
     console.log(
-      `${engine}: ${same} drawn the same, ${hinted} only with instructions kept, ${told} otherwise as the subset says, ` +
-        `${alike} TrueType from CFF drawn alike, ${found.length} not`,
+      `${engine}: ${same} drawn the same, ${hinted} only with instructions kept, ${lettered} only with more letters, ` +
+        `${told} otherwise as the subset says, ${alike} TrueType from CFF drawn alike, ${found.length} not`,
     );
   }
 }

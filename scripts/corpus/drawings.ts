@@ -42,6 +42,8 @@ interface JobPair {
    * glyphs that instructions have moved.
    */
   hinted?: JobPair;
+  /** With more letters: for WebKitGTK, which fits fonts without instructions to the pixel grid by those. */
+  lettered?: JobPair;
   texts: string[];
   sizes: number[];
   /** Turns the text by so many radians. */
@@ -63,6 +65,8 @@ export interface Drawn {
   same: number;
   /** Drawn the same only where instructions were kept. */
   hinted: number;
+  /** Drawn the same only with letters that weren't asked for. */
+  lettered: number;
   /** Drawn otherwise, as the subset says. */
   told: number;
   /** Outlines of another kind, drawn nearly the same. */
@@ -110,7 +114,10 @@ export class Drawings {
         turn: slightTurn,
         changes: subset.changes,
       };
-      const hinted = { ...drawing, pair: pairOf(`${subset.name}-hinted`, subset.hinted) };
+      const hinted: JobPair = { ...drawing, pair: pairOf(`${subset.name}-hinted`, subset.hinted) };
+      if (subset.lettered) {
+        hinted.lettered = { ...drawing, pair: pairOf(`${subset.name}-lettered`, subset.lettered) };
+      }
       pairs.push({ ...drawing, pair: pairOf(subset.name, subset.bytes), hinted });
     }
     this.jobs.push({ name, pairs });
@@ -123,14 +130,17 @@ export class Drawings {
       { '/blank': '<!doctype html><title>blank</title>' },
     );
     const engine = await startEngine(engineName);
-    const result: Drawn = { same: 0, hinted: 0, told: 0, alike: 0, problems: [] };
+    const result: Drawn = { same: 0, hinted: 0, lettered: 0, told: 0, alike: 0, problems: [] };
     for (const [i, job] of this.jobs.entries()) {
       if (i % fontsOnAPage === 0) await engine.open(`${server.origin}/blank`);
       for (const pair of job.pairs) {
         const drawn = engineName === 'webkit' ? (pair.hinted ?? pair) : pair;
         const problem = await drawPair(engine, drawn, result);
         if (!problem) continue;
-        if (drawn.hinted && !(await drawPair(engine, drawn.hinted, { same: 0, alike: 0 }))) result.hinted++;
+        const isSame = async (other: JobPair | undefined) =>
+          other !== undefined && !(await drawPair(engine, other, { same: 0, alike: 0 }));
+        if (await isSame(drawn.hinted)) result.hinted++;
+        else if (await isSame(drawn.lettered)) result.lettered++;
         else if (pair.changes?.some((change) => engineWords[engineName].test(change))) result.told++;
         else result.problems.push(`${engineName}: ${job.name}: ${pair.kind} ${problem}`);
       }

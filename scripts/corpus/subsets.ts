@@ -2,6 +2,7 @@ import { openFont, writeFont } from '#src/core/containers/index.js';
 import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
 import type { Font } from '#src/core/sfnt/font.js';
 import { subsetFont } from '#src/core/subset/index.js';
+import { parseUnicodeRanges } from '#src/core/subset/wanted.js';
 import { cmap, hmtx } from '#src/core/tables/index.js';
 import { CodePointSet, eachPackedRange } from '#src/core/text/code-point-set.js';
 import { mappedCharacters } from '#src/core/text/mapped-characters.js';
@@ -16,6 +17,8 @@ export interface SubsetDrawing {
   bytes: Uint8Array;
   /** With its instructions, for engines that take advances from them. */
   hinted: Uint8Array;
+  /** Of fonts without instructions also with the letters that WebKitGTK fits such fonts to the pixel grid by. */
+  lettered?: Uint8Array;
   texts: string[];
   /** What the subset says that browsers draw otherwise. */
   changes: readonly string[];
@@ -26,6 +29,10 @@ export interface SubsetTrial {
   drawings: SubsetDrawing[];
   bytes: { before: number; after: number };
 }
+
+/** Letters and digits of the alphabets that the automatic fit to the pixel grid measures. */
+const measuredLetters =
+  'U+21-7E, U+391-3C9, U+410-44F, U+531-586, U+5D0-5EA, U+621-64A, U+10D0-10FF, U+1D2C-1DBF, U+2070-209C';
 
 /** Languages of one script that are tried; those with a sentence come first. */
 const languagesTried = 3;
@@ -47,11 +54,18 @@ export async function trySubsets(font: Font, seed = 1, only?: readonly string[])
       const { bytes } = await writeFont(subset.font, 'woff2');
       const again = openFont(bytes).font;
       trial.problems.push(...compared(font, again, wanted).map((problem) => `${name}: ${problem}`));
-      const hinted = subsetFont(font, { characters: wanted, glyphOrder, hinting: 'keep' }).font;
+      const hintedFile = async (characters: CodePointSet) => {
+        const hinted = subsetFont(font, { characters, glyphOrder, hinting: 'keep' }).font;
+        return (await writeFont(hinted, 'woff2')).bytes;
+      };
+      const lettered = parseUnicodeRanges(measuredLetters);
+      lettered.addAll(wanted);
+      const isFitted = font.has('glyf') && !font.has('fpgm') && !font.has('prep');
       trial.drawings.push({
         name,
         bytes,
-        hinted: (await writeFont(hinted, 'woff2')).bytes,
+        hinted: await hintedFile(wanted),
+        ...(isFitted ? { lettered: await hintedFile(lettered) } : {}),
         texts,
         changes: subset.changes,
       });
