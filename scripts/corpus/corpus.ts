@@ -71,7 +71,7 @@ for (const file of files) {
         made,
         glyfAsItWas,
       } = values.subsets ? noConversions : await convertEverywhere(font);
-      const trial = values.formats ? noTrial : await trySubsets(font, counts.fonts);
+      const trial = values.formats ? noTrial : await trySubsets(font, { seed: counts.fonts, lettered: draw });
       counts.subsets += trial.drawings.length;
       problems.push(...[...found, ...trial.problems].map((problem) => `${name}: ${problem}`));
       if (glyfAsItWas) counts.glyfAsItWas++;

@@ -37,35 +37,47 @@ const measuredLetters =
 /** Languages of one script that are tried; those with a sentence come first. */
 const languagesTried = 3;
 
+export interface TrialOptions {
+  /** Of the random texts. */
+  seed?: number;
+  /** Those to try (ISO 15924); all if left out. */
+  scripts?: readonly string[];
+  /** Whether to make subsets with more letters as well. */
+  lettered?: boolean;
+}
+
 /**
  * Cuts a font down for each script it covers, and for a handful of its characters, and compares outlines and advances.
  *
- * @param seed of the random texts
- * @param only the scripts to try (ISO 15924), all if left out
  */
-export async function trySubsets(font: Font, seed = 1, only?: readonly string[]): Promise<SubsetTrial> {
+export async function trySubsets(
+  font: Font,
+  { seed = 1, scripts, lettered = false }: TrialOptions = {},
+): Promise<SubsetTrial> {
   const trial: SubsetTrial = { problems: [], drawings: [], bytes: { before: 0, after: 0 } };
   const random = randomFrom(seed);
   for (const { name, wanted, texts } of wishes(font, random)) {
-    if (only && !only.includes(name)) continue;
+    if (scripts && !scripts.includes(name)) continue;
     try {
       const glyphOrder = name === 'random' ? 'advance' : 'font';
       const subset = subsetFont(font, { characters: wanted, glyphOrder });
-      const { bytes } = await writeFont(subset.font, 'woff2');
+      const hinted = (characters: CodePointSet) =>
+        subsetFont(font, { characters, glyphOrder, hinting: 'keep' }).font;
+      const made = [subset.font, hinted(wanted)];
+      if (lettered && font.has('glyf') && !font.has('fpgm') && !font.has('prep')) {
+        const more = parseUnicodeRanges(measuredLetters);
+        more.addAll(wanted);
+        made.push(hinted(more));
+      }
+      const files = await Promise.all(made.map((one) => writeFont(one, 'woff2')));
+      const [bytes, withInstructions, withLetters] = files.map((file) => file.bytes);
       const again = openFont(bytes).font;
       trial.problems.push(...compared(font, again, wanted).map((problem) => `${name}: ${problem}`));
-      const hintedFile = async (characters: CodePointSet) => {
-        const hinted = subsetFont(font, { characters, glyphOrder, hinting: 'keep' }).font;
-        return (await writeFont(hinted, 'woff2')).bytes;
-      };
-      const lettered = parseUnicodeRanges(measuredLetters);
-      lettered.addAll(wanted);
-      const isFitted = font.has('glyf') && !font.has('fpgm') && !font.has('prep');
       trial.drawings.push({
         name,
         bytes,
-        hinted: await hintedFile(wanted),
-        ...(isFitted ? { lettered: await hintedFile(lettered) } : {}),
+        hinted: withInstructions,
+        ...(withLetters ? { lettered: withLetters } : {}),
         texts,
         changes: subset.changes,
       });

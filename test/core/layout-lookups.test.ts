@@ -8,6 +8,7 @@ import { keptLayout } from '#src/core/layout/kept-layout.js';
 import type { Subtable } from '#src/core/layout/layout-table.js';
 import { GlyphMap } from '#src/core/layout/glyph-map.js';
 import { mentions } from '#src/core/layout/mentions.js';
+import { readPairs, type GlyphPairs } from '#src/core/layout/pair-adjustment.js';
 import { PairValue } from '#src/core/layout/pair-value.js';
 import { noValue } from '#src/core/layout/value-record.js';
 import { everyGlyph, layoutOf, value } from '../support/layout.js';
@@ -293,5 +294,43 @@ describe('lookups come back as they were written', () => {
         );
       }),
     );
+  });
+});
+
+describe('pairs out of order', () => {
+  test.each<[string, seconds: number[], found: [number, number][]]>([
+    [
+      'in order, all',
+      [3, 5, 9],
+      [
+        [3, 0],
+        [5, 1],
+        [9, 2],
+      ],
+    ],
+    [
+      'as browsers find them, by halving',
+      [3, 9, 5],
+      [
+        [3, 0],
+        [9, 1],
+      ],
+    ],
+    [
+      'of equal ones the one that is met first',
+      [4, 4, 4, 8],
+      [
+        [4, 1],
+        [8, 3],
+      ],
+    ],
+  ])('%s', (_, seconds, found) => {
+    const header = [1, 12, 4, 0, 1, 18]; // coverage, xAdvance only, one PairSet
+    const records = seconds.flatMap((glyph, i) => [glyph, 100 + i]);
+    const halves = Uint16Array.from([...header, 1, 1, 7, seconds.length, ...records]);
+    const bytes = new Uint8Array(Buffer.from(halves.buffer).swap16());
+    const subtable = readPairs(new Reader(bytes, 'GPOS'), 0, () => true) as GlyphPairs;
+    const advances = [...subtable.pairs.get(7)!].map(([glyph, pair]) => [glyph, pair.first.values[2] - 100]);
+    expect(advances).toEqual(found);
   });
 });

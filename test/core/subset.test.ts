@@ -20,7 +20,7 @@ import { cmap, glyf, head, hmtx, maxp, name, os2 } from '#src/core/tables/index.
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { requestedLanguage } from '#src/core/text/languages.js';
 import { buildCff, charstring } from '../support/cff.js';
-import { buildFont, overlongKern, words } from '../support/fonts.js';
+import { buildFont, damagedPairs, overlongKern, words } from '../support/fonts.js';
 import { readSample, vendorFonts } from '../support/paths.js';
 
 const sans = openFont(readSample('FerrywakeSans-Regular.ttf')).font;
@@ -164,6 +164,17 @@ describe('what stays', () => {
     expect([small.features.kept.includes('smcp'), small.features.left]).toEqual([true, ['kern', 'tnum']]);
     expect(isWantedFeature(undefined, setOf('1⁄2'))('frac')).toBe(true);
     expect(isWantedFeature(undefined, setOf('12'))('frac')).toBe(false);
+  });
+
+  test('what is damaged in a layout table is left out with a word', () => {
+    const { changes, features } = cut(damagedPairs(sans), 'AVATAR');
+    expect(changes).toEqual([
+      expect.stringMatching(/GPOS is damaged \(at byte \d+: format 77 of this lookup/),
+    ]);
+    expect([cut(sans, 'AVATAR'), { features }].map((made) => made.features.kept.includes('kern'))).toEqual([
+      true,
+      false,
+    ]);
   });
 
   test('names that licences and credit need, in English', () => {

@@ -315,3 +315,15 @@ export function overlongKern(numGlyphs: number, value = -100): Uint8Array {
   const listed = Array.from({ length: pairs }, (_, i) => [Math.floor(i / numGlyphs), i % numGlyphs, value]);
   return words(0, 1, 0, 14 + pairs * 6, 1, pairs, 0, 0, 0, ...listed.flat());
 }
+
+/** The font with a format that doesn't exist in the first subtable of each lookup of pairs. */
+export function damagedPairs(font: Font): Font {
+  const bytes = font.bytesOf('GPOS').slice();
+  const table = new DataView(bytes.buffer);
+  const list = table.getUint16(8);
+  for (let i = 0; i < table.getUint16(list); i++) {
+    const lookup = list + table.getUint16(list + 2 + i * 2);
+    if (table.getUint16(lookup) === 2) table.setUint16(lookup + table.getUint16(lookup + 6), 77);
+  }
+  return fontOf(font.flavour, font.tables().set('GPOS', bytes));
+}

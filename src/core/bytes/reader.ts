@@ -59,6 +59,11 @@ export class Reader {
     return this;
   }
 
+  /** Whether more was read than `limitReadings` allows. */
+  get isExhausted(): boolean {
+    return this.allowance < 0;
+  }
+
   /** Counts memory that a few bytes stand for against what `limitReadings` allows. */
   charge(bytes: number): void {
     this.allowance -= bytes;

@@ -1,6 +1,7 @@
 // OpenType Layout Common Table Formats: the headers of GSUB and GPOS, Script, Feature and Lookup Lists
 
 import { Reader } from '../bytes/reader.js';
+import { DenseGlyphError } from '../errors.js';
 import type { Font } from '../sfnt/font.js';
 import { readFeatureVariations, type FeatureVariation } from './feature-variations.js';
 import type { GlyphFilter } from './glyph-map.js';
@@ -52,8 +53,14 @@ export interface LayoutTable {
   scripts: Script[];
   features: Feature[];
   lookupCount: number;
-  /** @throws DenseGlyphError `table-damaged` */
+  /**
+   * Subtables that are damaged are missing, as browsers leave them out.
+   *
+   * @throws DenseGlyphError `table-damaged` where the lookup itself is
+   */
   lookupAt(index: number): Lookup;
+  /** What is wrong with subtables that are missing in the lookups read so far. */
+  damages: DenseGlyphError[];
   featureVariations: FeatureVariation[];
 }
 
@@ -82,13 +89,15 @@ export function readLayoutTable(
   const lookupOffsets =
     lookupList === 0 ? new Uint16Array() : reader.seek(lookupList).uint16Array(reader.uint16());
   const lookups: Lookup[] = [];
+  const damages: DenseGlyphError[] = [];
   return {
     tag,
     scripts: scriptList === 0 ? [] : readScripts(reader, scriptList),
     features: featureList === 0 ? [] : readFeatures(reader, featureList),
     lookupCount: lookupOffsets.length,
     lookupAt: (index) =>
-      (lookups[index] ??= readLookup(reader, lookupList + (lookupOffsets[index] ?? 0), tag, has)),
+      (lookups[index] ??= readLookup(reader, lookupList + (lookupOffsets[index] ?? 0), tag, has, damages)),
+    damages,
     featureVariations: variations === 0 ? [] : readFeatureVariations(reader, variations),
   };
 }
@@ -142,23 +151,42 @@ function readParams(reader: Reader, start: number, tag: string): Uint8Array | un
   return reader.seek(start).take(14 + charCount * 3);
 }
 
-function readLookup(reader: Reader, start: number, tag: LayoutTag, has: GlyphFilter): Lookup {
+/** With more, nothing of a table is to be trusted, and a small one could take long to read. */
+const damagesAllowed = 32;
+
+function readLookup(
+  reader: Reader,
+  start: number,
+  tag: LayoutTag,
+  has: GlyphFilter,
+  damages: DenseGlyphError[],
+): Lookup {
   const types = lookupTypes[tag];
   const stored = reader.seek(start).uint16();
   const flag = reader.uint16();
   const offsets = reader.uint16Array(reader.uint16());
   const markFilteringSet = flag & lookupFlag.useMarkFilteringSet ? reader.uint16() : undefined;
   let type = stored;
-  const starts = Array.from(offsets, (offset) => {
-    if (stored !== types.extension) return start + offset;
-    const format = reader.seek(start + offset).uint16();
-    type = reader.uint16();
-    if (format !== 1 || type === types.extension)
-      throw reader.damaged('an extension leads nowhere', start + offset);
-    return start + offset + reader.uint32();
-  });
-  if (type === 0 || type > types.highest) throw reader.damaged(`lookup type ${type} is not known`, start);
-  const subtables = starts.map((at) => readSubtable(reader, at, tag, type, has));
+  const read = (offset: number): Subtable => {
+    let at = start + offset;
+    if (stored === types.extension) {
+      const format = reader.seek(at).uint16();
+      type = reader.uint16();
+      if (format !== 1 || type === types.extension) throw reader.damaged('an extension leads nowhere', at);
+      at += reader.uint32();
+    }
+    if (type === 0 || type > types.highest) throw reader.damaged(`lookup type ${type} is not known`, start);
+    return readSubtable(reader, at, tag, type, has);
+  };
+  const subtables: Subtable[] = [];
+  for (const offset of offsets) {
+    try {
+      subtables.push(read(offset));
+    } catch (cause) {
+      const isDamage = cause instanceof DenseGlyphError && cause.code === 'table-damaged';
+      if (!isDamage || reader.isExhausted || damages.push(cause) > damagesAllowed) throw cause;
+    }
+  }
   return { type, flag, subtables, ...(markFilteringSet === undefined ? {} : { markFilteringSet }) };
 }
 

@@ -50,24 +50,13 @@ export function readPairs(reader: Reader, start: number, has: GlyphFilter): Pair
   const consumesSecond = valueFormat2 !== 0;
   const value = pairReader(reader, valueFormat1, valueFormat2);
   if (format === 1) {
+    const recordSize = 2 + valueSize(valueFormat1) + valueSize(valueFormat2);
     const offsets = reader.uint16Array(reader.uint16());
     const pairs: GlyphPairs['pairs'] = new Map();
-    const recordSize = 2 + valueSize(valueFormat1) + valueSize(valueFormat2);
     for (let i = 0; i < Math.min(offsets.length, coverage.length); i++) {
-      if (!has(coverage[i])) continue;
-      const set = start + offsets[i];
-      const count = reader.seek(set).uint16();
-      const seconds = new Map<number, PairValue>();
-      for (let k = 0; k < count; k++) {
-        const glyph = reader.uint16();
-        if (!has(glyph)) {
-          reader.skip(recordSize - 2);
-          continue;
-        }
-        const pair = value(set);
-        if (!seconds.has(glyph)) seconds.set(glyph, pair);
-      }
-      if (!pairs.has(coverage[i])) pairs.set(coverage[i], seconds);
+      const first = coverage[i];
+      if (!has(first) || pairs.has(first)) continue;
+      pairs.set(first, readPairSet(reader, start + offsets[i], recordSize, has, value));
     }
     return { kind: 'glyph pairs', consumesSecond, pairs };
   }
@@ -87,6 +76,51 @@ export function readPairs(reader: Reader, start: number, has: GlyphFilter): Pair
     return Array.from({ length: count2 }, () => value(start));
   });
   return { kind: 'class pairs', consumesSecond, coverage, firstClasses, secondClasses, matrix };
+}
+
+/** A PairSet: by second glyph. */
+function readPairSet(
+  reader: Reader,
+  start: number,
+  recordSize: number,
+  has: GlyphFilter,
+  value: (start: number) => PairValue,
+): Map<number, PairValue> {
+  const count = reader.seek(start).uint16();
+  const pairs = new Map<number, PairValue>();
+  let isSorted = true;
+  let previous = -1;
+  for (let i = 0; i < count; i++) {
+    const glyph = reader.uint16();
+    isSorted &&= glyph > previous;
+    previous = glyph;
+    if (has(glyph)) pairs.set(glyph, value(start));
+    else reader.skip(recordSize - 2);
+  }
+  if (isSorted) return pairs;
+  const recordAt = (i: number) => reader.seek(start + 2 + i * recordSize);
+  const glyphs = Array.from({ length: count }, (_, i) => recordAt(i).uint16());
+  for (const glyph of pairs.keys()) {
+    const found = foundByHalving(glyphs, glyph);
+    if (found === undefined) pairs.delete(glyph);
+    else {
+      recordAt(found).skip(2);
+      pairs.set(glyph, value(start));
+    }
+  }
+  return pairs;
+}
+
+/** Where browsers find a glyph: by halving, so that they don't find some that stand out of order. */
+function foundByHalving(glyphs: readonly number[], glyph: number): number | undefined {
+  let [first, last] = [0, glyphs.length - 1];
+  while (first <= last) {
+    const middle = (first + last) >> 1;
+    if (glyphs[middle] === glyph) return middle;
+    if (glyphs[middle] < glyph) first = middle + 1;
+    else last = middle - 1;
+  }
+  return undefined;
 }
 
 /** What is left of a subtable where some glyphs go; undefined where nothing is. */

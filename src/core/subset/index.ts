@@ -108,8 +108,17 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
       }))
       .sort((a, b) => b.before - a.before),
     dropped,
-    changes: changesOf(font, tables),
+    changes: [...changesOf(font, tables), ...[gsub, gpos].flatMap(damageWords)],
   };
+}
+
+function damageWords(table: LayoutTable | undefined): string[] {
+  const [damage] = table?.damages ?? [];
+  if (!table || !damage) return [];
+  const does = table.tag === 'GPOS' ? 'place' : 'form';
+  return [
+    `Chromium, Firefox, Safari and WebKitGTK may ${does} glyphs otherwise: ${table.tag} is damaged (at byte ${damage.place.offset}: ${damage.reason}), and of the whole font they leave out the damaged part, as was done here, or all of it`,
+  ];
 }
 
 /** Whether substitutions stand in morx alone. */
