@@ -32,7 +32,8 @@ export interface SubsetTrial {
 
 /** Letters and digits of the alphabets that the automatic fit to the pixel grid measures. */
 const measuredLetters =
-  'U+21-7E, U+391-3C9, U+410-44F, U+531-586, U+5D0-5EA, U+621-64A, U+10D0-10FF, U+1D2C-1DBF, U+2070-209C';
+  'U+21-24F, U+391-3C9, U+410-44F, U+531-586, U+5D0-5EA, U+621-64A, U+900-EFF, U+1000-109F, U+10D0-10FF, ' +
+  'U+1780-17FF, U+1D2C-1DBF, U+A880-A8DF, U+2070-209C, U+FB50-FEFC';
 
 /** Languages of one script that are tried; those with a sentence come first. */
 const languagesTried = 3;

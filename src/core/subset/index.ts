@@ -5,7 +5,7 @@ import { DenseGlyphError } from '../errors.js';
 import { GlyphMap } from '../layout/glyph-map.js';
 import { readLayoutTable, type LayoutTable } from '../layout/layout-table.js';
 import { fontOf, type Font } from '../sfnt/font.js';
-import { cmap, fvar, head, maxp, os2, post } from '../tables/index.js';
+import { cmap, fvar, glyf, head, maxp, os2, post } from '../tables/index.js';
 import { CodePointSet } from '../text/code-point-set.js';
 import { mappedCharacters } from '../text/mapped-characters.js';
 import { keptKern, kernsEverywhere, overlongKernPairs } from '../layout/kern.js';
@@ -158,6 +158,20 @@ function refuseUnknown(font: Font): void {
   if (!font.has('glyf') && !font.has('CFF ')) {
     throw new DenseGlyphError('subset-impossible', 'it has no outlines to cut down');
   }
+  if (font.has('EBDT') && font.has('glyf') && !hasOutlines(font)) {
+    throw new DenseGlyphError(
+      'subset-impossible',
+      'its glyphs are bitmaps (EBDT), which cannot be cut down yet',
+    );
+  }
+}
+
+/** Fonts made of bitmaps have an outline for a missing glyph at most. */
+function hasOutlines(font: Font): boolean {
+  const { offsets } = font.table(glyf);
+  let drawn = 0;
+  for (let i = 1; i < offsets.length && drawn < 3; i++) if (offsets[i] > offsets[i - 1]) drawn++;
+  return drawn >= 3 || drawn >= offsets.length - 1;
 }
 
 function charactersOf(font: Font, wanted: CodePointSet, gsub: LayoutTable | undefined) {
