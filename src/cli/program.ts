@@ -13,11 +13,13 @@ export const exitCodes = { done: 0, fallsShort: 1, call: 2, input: 3, internal: 
  * @param args without the program's name
  * @returns the exit code
  */
-export async function run(args: readonly string[], terminal: Terminal): Promise<number> {
+export async function run(args: readonly string[], streams: Omit<Terminal, 'fallShort'>): Promise<number> {
+  let code: number = exitCodes.done;
+  const terminal: Terminal = { ...streams, fallShort: () => (code = exitCodes.fallsShort) };
   try {
     const program = await programFor(args, terminal);
     await program.parseAsync([...args], { from: 'user' });
-    return exitCodes.done;
+    return code;
   } catch (cause) {
     return report(cause, args.includes('--verbose'), terminal);
   }

@@ -11,6 +11,8 @@ import type { Terminal } from './terminal.js';
 export interface Wanted {
   characters: CodePointSet;
   languages: readonly RequestedLanguage[];
+  /** Of these the letters of languages and what stands in texts; a font that lacks one falls short. */
+  needed: CodePointSet;
 }
 
 /** A face that was cut down. */

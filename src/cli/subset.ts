@@ -94,6 +94,8 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
   const results = made.map((one, i): MadeSubset => ({ ...one, subset: subsets[i] }));
   reporter.result(documentOf(results, wanted, terminal.folder));
   reporter.say(...subsetLines(results, wanted, terminal, await namesFor(subsets)));
+  const lacks = ({ characters }: SubsetFile) => characters.missing.some((c) => wanted.needed.has(c));
+  if (subsets.some(lacks)) terminal.fallShort();
 }
 
 /** The names of characters take a file that is only loaded where one of them is missing. */
@@ -128,11 +130,12 @@ async function languagesBy(text: string): Promise<RequestedLanguage[]> {
 
 async function wantedBy(options: SubsetCommandOptions, folder: string): Promise<Wanted> {
   const languages = await languagesBy(options.languages ?? '');
-  const characters = parseUnicodeRanges(options.ranges ?? '');
+  const needed = new CodePointSet();
+  for (const { letters } of languages) needed.addAll(letters);
   const addText = (text: string) => {
     // What only arranges text has no glyph to keep.
     for (const character of text)
-      if (!/[\n\r\t\f\uFEFF]/.test(character)) characters.add(character.codePointAt(0)!);
+      if (!/[\n\r\t\f\uFEFF]/.test(character)) needed.add(character.codePointAt(0)!);
   };
   addText(options.chars ?? '');
   if (options.charsFrom) {
@@ -142,13 +145,13 @@ async function wantedBy(options: SubsetCommandOptions, folder: string): Promise<
       addText(textOf(relative(folder, path) || path, readFileSync(path)));
     }
   }
-  const asked = new CodePointSet();
-  for (const set of [characters, ...languages.map((language) => language.characters)]) asked.addAll(set);
+  const asked = parseUnicodeRanges(options.ranges ?? '');
+  for (const set of [needed, ...languages.map((language) => language.characters)]) asked.addAll(set);
   if (asked.size === 0) {
     const advice = 'say what to keep with --chars, --chars-from, --ranges or --languages';
     throw new DenseGlyphError('call-invalid', 'no characters are asked for', {}, advice);
   }
-  return { characters: asked, languages };
+  return { characters: asked, languages, needed };
 }
 
 function readFeatures(text: string | undefined): FeatureChoice | undefined {

@@ -8,6 +8,8 @@ export interface Terminal {
   columns: number;
   /** The folder that the command was called in. */
   folder: string;
+  /** Says to the caller that all was done, but that something found falls short. */
+  fallShort: () => void;
 }
 
 /** Options that every command has. */

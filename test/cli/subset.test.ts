@@ -6,7 +6,7 @@ import { cmap, name, os2 } from '#src/core/tables/index.js';
 import { fontOf } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
 import { cli, inFolder, tree } from '../support/cli.js';
-import { readSample, sampleFonts } from '../support/paths.js';
+import { readSample, sampleFonts, vendorFonts } from '../support/paths.js';
 
 const sans = 'FerrywakeSans-Regular.ttf';
 const charactersOf = (path: string) =>
@@ -28,7 +28,7 @@ describe('subset', () => {
         ['subset', sans, '--languages', 'en,cy', '--chars', '→ж', '--out', 'type'],
         folder,
       );
-      expect([code, err]).toEqual([0, '']);
+      expect([code, err]).toEqual([1, '']);
       for (const line of [
         /^FerrywakeSans-Regular\.ttf +55\.\d kB +type\/FerrywakeSans-Regular\.woff2 +\d\.\d kB +1\d% +568 +1\d\d$/m,
         /^Characters +\d+ of \d+ characters asked for are there$/m,
@@ -42,6 +42,21 @@ describe('subset', () => {
       expect(Math.max(...out.split('\n').map((line) => line.length))).toBeLessThanOrEqual(120);
       expect(charactersOf(join(folder, 'type/FerrywakeSans-Regular.woff2'))).toContain('→');
     }));
+
+  test.each<[number, ...string[]]>([
+    [0, '--languages', 'en'],
+    [0, '--ranges', 'U+0-52F'],
+    [1, '--languages', 'cy'],
+    [1, '--chars', 'Ahoy →ж'],
+    [1, '--chars-from', 'menu.txt'],
+  ])('ends with %i where letters or characters of a text are missing: %s %s', (expected, ...args) =>
+    withSample(async (folder) => {
+      writeFileSync(join(folder, 'menu.txt'), 'Soup: борщ');
+      writeFileSync(join(folder, sans), readFileSync(join(vendorFonts, 'KaTeX_Main-Regular.ttf')));
+      const { code, out } = await cli(['subset', sans, ...args, '--out', 'type'], folder);
+      expect([code, /lacks|missing/.test(out)]).toEqual([expected, true]);
+    }),
+  );
 
   test('characters of files, as pages show them', () =>
     withSample(async (folder) => {

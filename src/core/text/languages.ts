@@ -83,6 +83,8 @@ export interface RequestedLanguage {
   name: string;
   /** Letters with their capitals, digits, punctuation, quotation marks and the currency signs of its region. */
   characters: CodePointSet;
+  /** Of these the letters, which no text does without. */
+  letters: CodePointSet;
 }
 
 /**
@@ -103,14 +105,17 @@ export function requestedLanguage(tag: string): RequestedLanguage {
     );
   }
   const [, name, , main, , punctuation, numbers] = row;
+  const letters = new CodePointSet();
+  eachPackedRange(exemplarSets[main], (first, last) => letters.addRange(first, last));
   const characters = new CodePointSet([space, noBreakSpace]);
-  for (const set of [main, punctuation, numbers]) {
+  characters.addAll(letters);
+  for (const set of [punctuation, numbers]) {
     eachPackedRange(exemplarSets[set], (first, last) => characters.addRange(first, last));
   }
   for (const [sign, regions] of currencySigns) {
     if (likely.region && regions.split(' ').includes(likely.region)) characters.add(sign.codePointAt(0)!);
   }
-  return { tag, name, characters };
+  return { tag, name, characters, letters };
 }
 
 const space = 0x20;
