@@ -50,6 +50,15 @@ async function startUp(): Promise<void> {
   tell('--version against node -e 0', ratio, 2, ms(wall));
 }
 
+/** Three faces of 60,000 glyphs each. */
+function largeCollection(): string {
+  const path = join(folder, 'fonts.ttc');
+  const regular = join(root, 'sample/fonts/FerrywakeSans-Regular.ttf');
+  const faces = Array.from({ length: 3 }, () => openFont(largeFont(regular, 60_000)).font);
+  writeFileSync(path, buildCollection(faces, { shareTables: false }));
+  return path;
+}
+
 async function looks(): Promise<void> {
   const regular = join(root, 'sample/fonts/FerrywakeSans-Regular.ttf');
   const font = join(folder, 'font.ttf');
@@ -58,9 +67,7 @@ async function looks(): Promise<void> {
   const size = megabytes(statSync(font).size);
   tell(`inspect a font of ${size} against node -e 0`, one.ratio, 2, ms(one.wall));
 
-  const collection = join(folder, 'fonts.ttc');
-  const faces = Array.from({ length: 3 }, () => openFont(largeFont(regular, 60_000)).font);
-  writeFileSync(collection, buildCollection(faces, { shareTables: false }));
+  const collection = largeCollection();
   const bytes = statSync(collection).size;
   const many = await compare([program, 'inspect', collection], ['-e', 'setTimeout(() => {}, 50)'], 5);
   tell(`inspect a collection of ${megabytes(bytes)}, per half second`, many.wall[0] / 500, 1, ms(many.wall));
@@ -88,9 +95,10 @@ async function subsets(): Promise<void> {
     ms(one.wall),
   );
 
-  const collection = process.env.DENSE_GLYPH_BENCH_COLLECTION ?? join(folder, 'fonts.ttc');
+  const collection = process.env.DENSE_GLYPH_BENCH_COLLECTION ?? largeCollection();
   const bytes = statSync(collection).size;
-  const wanted = ['--chars', 'ferry 末班渡輪二十一點四十分開出', '--ranges', 'U+20-7E', '--face', '1'];
+  const few = Array.from('末班渡輪二十一點四十分開出', (c) => `U+${c.codePointAt(0)!.toString(16)}`);
+  const wanted = ['--ranges', ['U+20-7E', ...few].join(), '--face', '1'];
   const bare = ['-e', 'setTimeout(() => {}, 50)'];
   const large = await compare([program, 'subset', collection, ...wanted, ...out], bare, 5);
   const above = (large.wall[0] - large.wall[1] + 50) / 1200;
@@ -166,12 +174,9 @@ function streamOf(file: Uint8Array): Uint8Array {
   return brotliDecompressSync(reader.take(size));
 }
 
-try {
+async function conversions(): Promise<void> {
   const sample = (name: string) => join(root, 'sample/fonts', name);
   const vendor = (name: string) => join(root, 'node_modules/katex/dist/fonts', name);
-  await startUp();
-  await looks();
-  await subsets();
   await conversion('a static TTF', [sample('FerrywakeSans-Regular.ttf')], 9);
   await conversion('a variable TTF', [sample('FerrywakeSans-Variable.ttf')], 9);
   await conversion('a CFF font', [sample('LampbuoySlab-Bold.otf')], 9);
@@ -183,6 +188,15 @@ try {
   const large = join(folder, 'large.ttf');
   writeFileSync(large, largeFont(sample('FerrywakeSans-Regular.ttf'), quick ? 20_000 : 60_000));
   await memory(large);
+}
+
+/** What can be asked for by name; all of it otherwise. */
+const parts = { start: startUp, inspect: looks, subset: subsets, convert: conversions };
+try {
+  const asked = process.argv.slice(2).filter((arg) => arg in parts);
+  for (const [name, measure] of Object.entries(parts)) {
+    if (asked.length === 0 || asked.includes(name)) await measure();
+  }
 } finally {
   rmSync(folder, { recursive: true, force: true });
 }
