@@ -56,9 +56,9 @@ interface JobPair {
 
 /** What changes call the engines by. */
 const engineWords: Readonly<Record<EngineName, RegExp>> = {
-  chromium: /Chromium/,
-  firefox: /Firefox/,
-  webkit: /Safari|WebKitGTK/,
+  chromium: /Chromium|Browsers/,
+  firefox: /Firefox|Browsers/,
+  webkit: /Safari|WebKitGTK|Browsers/,
 };
 
 export interface Drawn {

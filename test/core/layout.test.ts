@@ -69,6 +69,22 @@ describe('packing', () => {
     expect(back).toEqual(pairs);
   });
 
+  test('an extension that leads nowhere is missing, and the others keep their type', () => {
+    const header = [1, 0, 0, 0, 10]; // the lookup list at 10
+    const lookup = [1, 4, 7, 0, 2, 10, 18]; // one lookup, of extensions
+    const extensions = [1, 1, 0, 16, 1, 99, 0, 8];
+    const single = [1, 6, 1, 1, 1, 5]; // glyph 5 becomes glyph 6
+    const halves = Uint16Array.from([...header, ...lookup, ...extensions, ...single]);
+    const bytes = new Uint8Array(Buffer.from(halves.buffer).swap16());
+    const table = readLayoutTable(fontOf('truetype', new Map([['GSUB', bytes]])), 'GSUB')!;
+    expect(table.lookupAt(0)).toEqual({
+      type: 1,
+      flag: 0,
+      subtables: [{ kind: 'single', glyphs: new Map([[5, 6]]) }],
+    });
+    expect(table.damages.map(({ reason }) => reason)).toEqual(['lookup type 99 is not known']);
+  });
+
   test('pieces that overlap a thousand times over are refused', () => {
     const bytes = new Uint8Array(60000);
     const view = new DataView(bytes.buffer);

@@ -168,15 +168,17 @@ function readLookup(
   const markFilteringSet = flag & lookupFlag.useMarkFilteringSet ? reader.uint16() : undefined;
   let type = stored;
   const read = (offset: number): Subtable => {
-    let at = start + offset;
+    let [own, at] = [stored, start + offset];
     if (stored === types.extension) {
       const format = reader.seek(at).uint16();
-      type = reader.uint16();
-      if (format !== 1 || type === types.extension) throw reader.damaged('an extension leads nowhere', at);
+      own = reader.uint16();
+      if (format !== 1 || own === types.extension) throw reader.damaged('an extension leads nowhere', at);
       at += reader.uint32();
     }
-    if (type === 0 || type > types.highest) throw reader.damaged(`lookup type ${type} is not known`, start);
-    return readSubtable(reader, at, tag, type, has);
+    if (own === 0 || own > types.highest) throw reader.damaged(`lookup type ${own} is not known`, start);
+    const subtable = readSubtable(reader, at, tag, own, has);
+    type = own;
+    return subtable;
   };
   const subtables: Subtable[] = [];
   for (const offset of offsets) {

@@ -117,7 +117,7 @@ function damageWords(table: LayoutTable | undefined): string[] {
   if (!table || !damage) return [];
   const does = table.tag === 'GPOS' ? 'place' : 'form';
   return [
-    `Chromium, Firefox, Safari and WebKitGTK may ${does} glyphs otherwise: ${table.tag} is damaged (at byte ${damage.place.offset}: ${damage.reason}), and of the whole font they leave out the damaged part, as was done here, or all of it`,
+    `Browsers may ${does} glyphs otherwise: ${table.tag} is damaged (at byte ${damage.place.offset}: ${damage.reason}), and of the whole font they leave out the damaged part, as was done here, or all of ${table.tag}`,
   ];
 }
 
