@@ -3,7 +3,7 @@
 import commonjs from '@rollup/plugin-commonjs';
 import resolve from '@rollup/plugin-node-resolve';
 
-/** Packages that every call needs; the others stay where they are and are loaded when they are used. */
+/** Packages that most calls need; the others stay where they are and are loaded when they are used. */
 const inlined = ['commander', 'picocolors', 'p-map'];
 const isPackage = (id) => /^(@?[a-z]|node:)/.test(id) && !id.startsWith('dist/');
 

@@ -55,7 +55,7 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
   const wanted = await wantedBy(options, terminal.folder);
   const shared = {
     formats,
-    characters: wanted.characters.ranges(),
+    characters: wanted.characters,
     features: readFeatures(options.features),
     hinting: readHinting(options.hinting),
     smallest: options.smallest === true,

@@ -5,9 +5,9 @@ import { forbidsSubsetting, licenceOf } from '../core/sfnt/licence.js';
 import { recogniseLicence } from '../core/sfnt/open-licences.js';
 import { subsetFont, type Subset, type SubsetOptions } from '../core/subset/index.js';
 import { smallestSubset } from '../core/subset/smallest.js';
-import { CodePointSet } from '../core/text/code-point-set.js';
+import type { CodePointSet } from '../core/text/code-point-set.js';
 
-/** One face to cut down. */
+/** One face to cut down. It is opened when its turn comes, as an opened WOFF2 takes several times its size. */
 export interface SubsetTask {
   /** As the user would write it. */
   path: string;
@@ -15,8 +15,7 @@ export interface SubsetTask {
   /** Which face of a collection, from 0. */
   face: number;
   formats: readonly FontFormat[];
-  /** First and last code points. */
-  characters: readonly (readonly [number, number])[];
+  characters: CodePointSet;
   features: SubsetOptions['features'];
   hinting: 'keep' | 'drop';
   /** Whether to search longer for the smallest WOFF2. */
@@ -31,13 +30,11 @@ export interface SubsetFile extends Omit<Subset, 'font'> {
 
 /** @throws DenseGlyphError with the file named */
 export async function makeSubset(task: SubsetTask): Promise<SubsetFile> {
-  const characters = new CodePointSet();
-  for (const [first, last] of task.characters) characters.addRange(first, last);
   return inFile(task.path, async () => {
     const { font } = openFonts(task.bytes)[task.face];
     const makeOne = task.smallest ? smallestSubset : subsetFont;
     const { font: small, ...about } = await makeOne(font, {
-      characters,
+      characters: task.characters,
       hinting: task.hinting,
       ...(task.features ? { features: task.features } : {}),
     });

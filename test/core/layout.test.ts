@@ -8,11 +8,11 @@ import { keptLayout } from '#src/core/layout/kept-layout.js';
 import { readLayoutTable, type LayoutTable, type Subtable } from '#src/core/layout/layout-table.js';
 import {
   keptPairs,
-  pairForms,
   withoutIdlePairs,
   type ClassPairs,
   type PairAdjustment,
 } from '#src/core/layout/pair-adjustment.js';
+import { pairForms } from '#src/core/layout/pair-forms.js';
 import { PairValue } from '#src/core/layout/pair-value.js';
 import { noValue } from '#src/core/layout/value-record.js';
 import { fontOf } from '#src/core/sfnt/font.js';

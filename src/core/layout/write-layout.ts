@@ -13,7 +13,8 @@ import {
   type Script,
   type Subtable,
 } from './layout-table.js';
-import { isPairAdjustment, pairForms, splitPairs, writePairs } from './pair-adjustment.js';
+import { isPairAdjustment, splitPairs, writePairs } from './pair-adjustment.js';
+import { pairForms } from './pair-forms.js';
 import { writePositioning, type PositioningContext } from './positioning.js';
 import { writeContext } from './sequence-context.js';
 import { isSubstitution, writeSubstitution } from './substitution.js';
