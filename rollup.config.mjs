@@ -1,30 +1,75 @@
 // The program in a few files instead of a hundred, so that it starts fast. A command's code stays in a file of its
-// own, which is loaded when the command runs.
+// own, which is loaded when the command runs. They are CommonJS, which Node loads faster.
 import commonjs from '@rollup/plugin-commonjs';
 import resolve from '@rollup/plugin-node-resolve';
+import terser from '@rollup/plugin-terser';
 
 /** Packages that most calls need; the others stay where they are and are loaded when they are used. */
 const inlined = ['commander', 'picocolors', 'p-map'];
+/** Those that CommonJS can't load in every version of Node. */
+const modulesOnly = ['parse5', 'entities'];
+const packageOf = (id) => id.split('/')[0];
 const isPackage = (id) => /^(@?[a-z]|node:)/.test(id) && !id.startsWith('dist/');
 
-/** Commander starts other programs for commands that we don't have; loading what that takes would slow every start. */
-const childProcess = 'node:child_process';
-const withoutChildProcesses = {
-  name: 'without-child-processes',
-  resolveId: (id) => (id === childProcess ? '\0no-child-processes' : null),
-  load: (id) => (id === '\0no-child-processes' ? 'export default {};' : null),
+/**
+ * What of Node takes time at every start and isn't needed. Commander starts other programs for commands that we don't
+ * have. A module of `process` makes all its streams.
+ */
+const lighter = {
+  'node:child_process': 'export default {};',
+  'node:process': 'export default globalThis.process;',
 };
+const lighterBuiltins = {
+  name: 'lighter-builtins',
+  resolveId: (id) => (id in lighter ? `\0${id}` : null),
+  load: (id) => lighter[id.slice(1)] ?? null,
+};
+
+/** Comments take time to read; names stay, for those who report a fault. */
+const withoutComments = terser({ compress: false, mangle: false, format: { semicolons: false } });
+
+/** The package's other files are modules. */
+const asCommonJs = {
+  name: 'as-commonjs',
+  generateBundle() {
+    this.emitFile({ type: 'asset', fileName: 'package.json', source: '{ "type": "commonjs" }\n' });
+  },
+};
+
+/** To find a file takes as long as to read some ten kilobytes: what is small and shared goes into one. */
+const files = {
+  errors: [/dist\/core\/errors\.js/, /dist\/kit\/version\.js/, /commonjsHelpers/],
+  fonts: [
+    /dist\/cli\/(faces|format|formats-option|inputs|terminal)\.js/,
+    /dist\/core\/(css|sfnt|tables)\//,
+    /dist\/core\/text\/(code-point-set|unicode-ranges)\.js/,
+    /dist\/data\/feature-names\.js/,
+    /dist\/kit\/(at-once|licence-texts|write)\.js/,
+    /node_modules\/(p-map|picocolors)\//,
+  ],
+  html: [/node_modules\/(parse5|entities)\//],
+};
+const fileOf = (id) => Object.keys(files).find((name) => files[name].some((pattern) => pattern.test(id)));
 
 export default {
   input: { 'dense-glyph': 'dist/cli/main.js' },
-  external: (id) => isPackage(id) && !inlined.includes(id) && id !== childProcess,
-  plugins: [withoutChildProcesses, resolve({ exportConditions: ['node'], preferBuiltins: true }), commonjs()],
+  external: (id) =>
+    isPackage(id) && ![...inlined, ...modulesOnly].includes(packageOf(id)) && !(id in lighter),
+  plugins: [
+    lighterBuiltins,
+    resolve({ exportConditions: ['node'], preferBuiltins: true }),
+    commonjs({ requireReturnsDefault: 'auto' }),
+    withoutComments,
+    asCommonJs,
+  ],
   output: {
     dir: 'dist/bin',
-    format: 'esm',
+    format: 'cjs',
+    interop: 'auto',
     entryFileNames: '[name].js',
     chunkFileNames: '[name].js',
     minifyInternalExports: false,
+    manualChunks: fileOf,
   },
   treeshake: { moduleSideEffects: false },
   onwarn: (warning) => {

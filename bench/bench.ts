@@ -6,13 +6,11 @@ import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { brotliDecompressSync } from 'node:zlib';
-import { Reader } from '#src/core/bytes/reader.js';
 import { fontOf, type Font } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
 import { openFont } from '#src/core/containers/index.js';
-import { readDirectory } from '#src/core/containers/woff2/directory.js';
 import { buildCollection } from '../test/support/fonts.js';
+import { streamOf } from '../test/support/woff2.js';
 import { largeFont } from './large-font.js';
 import { compare } from './processes.js';
 
@@ -156,22 +154,13 @@ async function memory(file: string): Promise<void> {
   tell('convert a large font against Brotli alone', ratio, 1.25, ms(wall));
 
   const stream = join(folder, 'large.stream');
-  writeFileSync(stream, streamOf(readFileSync(join(out, 'large.woff2'))));
+  writeFileSync(stream, streamOf(readFileSync(join(out, 'large.woff2'))).stream);
   const { memory: peak } = await compare(convert, [brotli, join(folder, 'brotli.out'), stream], 1);
   const { memory: bare } = await compare(['-e', 'setTimeout(() => {}, 50)'], ['-e', '0'], 3);
   const detail = `${megabytes(peak[0])} for ${megabytes(input)}; Brotli over the same stream ${megabytes(peak[1])}`;
   tell('peak memory above that of Brotli, per input byte', (peak[0] - peak[1]) / input, 4, detail);
   const own = `${megabytes(peak[0])}, of which Brotli needs ${((peak[1] - bare[0]) / input).toFixed(1)}×; Node ${megabytes(bare[0])}`;
   tell('peak memory above a bare Node, per input byte', (peak[0] - bare[0]) / input, 4, own);
-}
-
-/** What a WOFF2 file holds, decompressed. */
-function streamOf(file: Uint8Array): Uint8Array {
-  const reader = new Reader(file, 'WOFF2');
-  const numTables = reader.seek(12).uint16();
-  const size = reader.seek(20).uint32();
-  readDirectory(reader.seek(48), numTables);
-  return brotliDecompressSync(reader.take(size));
 }
 
 async function conversions(): Promise<void> {

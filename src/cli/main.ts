@@ -10,10 +10,10 @@ process.stdout.on('error', (cause: NodeJS.ErrnoException) => {
   throw cause;
 });
 
-process.exitCode = await run(process.argv.slice(2), {
+void run(process.argv.slice(2), {
   out: (text) => process.stdout.write(text),
   err: (text) => process.stderr.write(text),
   interactive: process.stderr.isTTY === true,
   columns: process.stdout.columns ?? 100,
   folder: process.cwd(),
-});
+}).then((code) => (process.exitCode = code));

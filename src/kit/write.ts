@@ -1,11 +1,10 @@
-import { randomBytes } from 'node:crypto';
 import { mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { basename, dirname, join, relative } from 'node:path';
 import { DenseGlyphError } from '../core/errors.js';
 
 /** A name beside the final one, on the same file system, so that a rename can put it in place. */
 const beside = (path: string, what: string) =>
-  join(dirname(path), `.${basename(path)}.${what}-${randomBytes(4).toString('hex')}`);
+  join(dirname(path), `.${basename(path)}.${what}-${Math.random().toString(36).slice(2, 10)}`);
 
 /** Writes a file as a whole or not at all. */
 export async function writeWhole(path: string, bytes: Uint8Array | string): Promise<void> {

@@ -2,6 +2,7 @@ import { beforeAll, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { brotliCompressSync, constants } from 'node:zlib';
 import { checksum } from '#src/core/bytes/checksum.js';
 import { Reader } from '#src/core/bytes/reader.js';
 import { Writer } from '#src/core/bytes/writer.js';
@@ -10,8 +11,11 @@ import { readCollectionDirectory } from '#src/core/containers/woff2/directory.js
 import * as numbers from '#src/core/containers/woff2/numbers.js';
 import type { Font } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
+import { subsetFont } from '#src/core/subset/index.js';
 import { glyf, head, hmtx } from '#src/core/tables/index.js';
+import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { buildCollection, buildFont, buildWoff2Collection, simpleGlyph } from '../support/fonts.js';
+import { streamOf } from '../support/woff2.js';
 import { filesIn, readSample, sampleFonts, vendorFonts } from '../support/paths.js';
 
 /** Tables that two fonts don't share byte by byte. */
@@ -180,6 +184,25 @@ describe('the WOFF2 transforms', () => {
     expect([font.table(head).indexToLocFormat, again.table(head).indexToLocFormat]).toEqual([0, 1]);
     expect(glyphsOf(again)).toEqual(glyphsOf(font));
   });
+
+  test.each([
+    ['FerrywakeSans-Regular.ttf', 3, 0],
+    ['FerrywakeSans-Regular.ttf', 20, 0],
+    ['FerrywakeSans-Regular.ttf', 60, 3],
+    ['FerrywakeSans-Variable.ttf', 1000, 0],
+  ])(
+    'the stream of %s with %d characters comes within %d percent of what Brotli makes of it at its best',
+    async (file, count, percent) => {
+      const { font } = openFont(readSample(file));
+      const characters = new CodePointSet(Array.from({ length: count }, (_, i) => 0x41 + i));
+      const { font: small } = subsetFont(font, { characters, hinting: 'drop' });
+      const { compressed, stream } = streamOf(await written(small, 'woff2'));
+      const params = { [constants.BROTLI_PARAM_QUALITY]: constants.BROTLI_MAX_QUALITY };
+      expect(compressed.length).toBeLessThanOrEqual(
+        brotliCompressSync(stream, { params }).length * (1 + percent / 100),
+      );
+    },
+  );
 
   test.each([0, 1, 127, 128, 16383, 16384, 0xffffffff])('UIntBase128 %d', (value) => {
     const writer = new Writer();

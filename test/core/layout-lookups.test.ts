@@ -333,4 +333,18 @@ describe('pairs out of order', () => {
     const advances = [...subtable.pairs.get(7)!].map(([glyph, pair]) => [glyph, pair.first.values[2] - 100]);
     expect(advances).toEqual(found);
   });
+
+  test('that say the same by devices at different offsets are one', () => {
+    const header = [1, 32, 0x44, 0, 1, 12]; // coverage, xAdvance and its device, one PairSet
+    const pairSet = [3, ...[5, 30, 26], ...[6, 30, 32], ...[7, 30, 38]]; // devices count from here
+    const coverage = [1, 1, 7];
+    const devices = [...[1, 2, 0x8000], ...[1, 2, 0x8000], ...[1, 3, 0x8000]];
+    const halves = Uint16Array.from([...header, ...pairSet, ...coverage, ...devices]);
+    const bytes = new Uint8Array(Buffer.from(halves.buffer).swap16());
+    const subtable = readPairs(new Reader(bytes, 'GPOS'), 0, all) as GlyphPairs;
+    const [five, six, seven] = [5, 6, 7].map((glyph) => subtable.pairs.get(7)!.get(glyph)!);
+    expect(five.first.devices?.[2]).toEqual({ kind: 'variation', outerIndex: 1, innerIndex: 2 });
+    expect(six).toBe(five);
+    expect(seven).not.toBe(five);
+  });
 });

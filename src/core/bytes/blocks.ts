@@ -3,6 +3,7 @@
  * `packBlocks` puts them in an order in which every offset fits.
  */
 import { DenseGlyphError } from '../errors.js';
+import { bytesKey } from './key.js';
 import { Writer } from './writer.js';
 
 interface Link {
@@ -42,7 +43,7 @@ export class BlockStore {
 
   keep(block: Block): Block {
     const links = block.links.map(({ at, size, target }) => `${at}/${size}/${this.numberOf(target)}`);
-    const key = `${latin1(block.bytes())}|${links.join()}`;
+    const key = `${bytesKey(block.bytes())}|${links.join()}`;
     const same = this.known.get(key);
     if (same) return same;
     this.known.set(key, block);
@@ -57,9 +58,6 @@ export class BlockStore {
     return this.numbers.size - 1;
   }
 }
-
-const latin1 = (bytes: Uint8Array) =>
-  Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length).toString('latin1');
 
 /** An offset that doesn't fit its field. */
 export interface Overflow {

@@ -1,6 +1,7 @@
 // OpenType Layout Common Table Formats: Device and VariationIndex Tables
 
 import { Block, type BlockStore } from '../bytes/blocks.js';
+import { bytesKey } from '../bytes/key.js';
 import type { Reader } from '../bytes/reader.js';
 
 /** Corrects a value at some sizes in pixels, or along the axes of a variable font. */
@@ -25,6 +26,12 @@ export type DeltaSetMap = ReadonlyMap<number, number>;
 
 export const deltaSetKey = (outerIndex: number, innerIndex: number): number =>
   outerIndex * 0x10000 + innerIndex;
+
+/** Equal texts, equal effect. */
+export function deviceKey(device: Device | undefined): string {
+  if (!device) return '';
+  return device.kind === 'sizes' ? bytesKey(device.bytes) : `${device.outerIndex},${device.innerIndex}`;
+}
 
 /** Whether `writeDevice` will write it. */
 export const isWritten = (device: Device | undefined, deltaSets?: DeltaSetMap): boolean =>

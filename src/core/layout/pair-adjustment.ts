@@ -1,13 +1,13 @@
 // OpenType: GPOS, LookupType 2: Pair Adjustment
 
 import { Block } from '../bytes/blocks.js';
+import { bytesKey } from '../bytes/key.js';
 import type { Reader } from '../bytes/reader.js';
 import { readClassDefinition, writeNeededClassDefinition, type ClassDefinition } from './class-definition.js';
 import { ascending, readCoverage, writeCoverage, type Coverage } from './coverage.js';
-import type { DeltaSetMap } from './device.js';
 import type { GlyphFilter, GlyphMap } from './glyph-map.js';
 import type { PositioningContext } from './positioning.js';
-import { noPair, pairReader, type PairValue } from './pair-value.js';
+import { noPair, PairNumbers, pairReader, type PairValue } from './pair-value.js';
 import { eachVariation, valueBit, valueFormatOf, valueSize, writeValue } from './value-record.js';
 
 interface PairBase {
@@ -87,26 +87,28 @@ function readPairSet(
   value: (start: number) => PairValue,
 ): Map<number, PairValue> {
   const count = reader.seek(start).uint16();
+  const records = reader.take(count * recordSize);
+  const glyphAt = (i: number) => (records[i * recordSize] << 8) | records[i * recordSize + 1];
   const pairs = new Map<number, PairValue>();
+  const readAt = (i: number, glyph: number) => {
+    reader.seek(start + 4 + i * recordSize);
+    pairs.set(glyph, value(start));
+  };
   let isSorted = true;
   let previous = -1;
-  for (let i = 0; i < count; i++) {
-    const glyph = reader.uint16();
-    isSorted &&= glyph > previous;
+  // Most of a font's pairs go in most subsets: what is done here is done some ten thousand times.
+  for (let i = 0, at = 0; i < count; i++, at += recordSize) {
+    const glyph = (records[at] << 8) | records[at + 1];
+    if (glyph <= previous) isSorted = false;
     previous = glyph;
-    if (has(glyph)) pairs.set(glyph, value(start));
-    else reader.skip(recordSize - 2);
+    if (has(glyph)) readAt(i, glyph);
   }
   if (isSorted) return pairs;
-  const recordAt = (i: number) => reader.seek(start + 2 + i * recordSize);
-  const glyphs = Array.from({ length: count }, (_, i) => recordAt(i).uint16());
+  const glyphs = Array.from({ length: count }, (_, i) => glyphAt(i));
   for (const glyph of pairs.keys()) {
     const found = foundByHalving(glyphs, glyph);
     if (found === undefined) pairs.delete(glyph);
-    else {
-      recordAt(found).skip(2);
-      pairs.set(glyph, value(start));
-    }
+    else readAt(found, glyph);
   }
   return pairs;
 }
@@ -146,17 +148,15 @@ function keptClassPairs(subtable: ClassPairs, map: GlyphMap): ClassPairs | undef
   if (coverage.length === 0) return undefined;
   const firstOf = (oldId: number) => subtable.firstClasses.get(oldId) ?? 0;
   const secondOf = (oldId: number) => subtable.secondClasses.get(oldId) ?? 0;
-  const usedSeconds = new Set(map.oldIds.map(secondOf));
-  const columns = mergedLines(
-    [...usedSeconds].filter((column) => column < (subtable.matrix[0]?.length ?? 0)),
-    (column) => subtable.matrix.map((row) => row[column]),
+  const columnCount = subtable.matrix[0]?.length ?? 0;
+  const usedFirsts = usedClasses(coverage, (newId) => firstOf(map.oldIds[newId]), subtable.matrix.length);
+  const usedSeconds = usedClasses(map.oldIds, secondOf, columnCount);
+  const numbers = new PairNumbers();
+  const numbered = usedFirsts.map((row) =>
+    Uint32Array.from(usedSeconds, (column) => numbers.of(subtable.matrix[row][column])),
   );
-  const usedFirsts = new Set(coverage.map((newId) => firstOf(map.oldIds[newId])));
-  const columnLines = columns.lines;
-  const rows = mergedLines(
-    [...usedFirsts].filter((row) => row < subtable.matrix.length),
-    (row) => columnLines.map((column) => subtable.matrix[row][column]),
-  );
+  const columns = mergedLines(usedSeconds, (i) => Uint32Array.from(numbered, (row) => row[i]));
+  const rows = mergedLines(usedFirsts, (i) => numbered[i]);
   if (rows.lines.length === 0 || columns.lines.length === 0) return undefined;
   const firstClasses = new Map<number, number>();
   const covered = coverage.filter((newId) => {
@@ -169,30 +169,32 @@ function keptClassPairs(subtable: ClassPairs, map: GlyphMap): ClassPairs | undef
     const column = columns.numberOf.get(secondOf(oldId));
     if (column) secondClasses.set(newId, column);
   });
-  const matrix = rows.lines.map((row) => columnLines.map((column) => subtable.matrix[row][column]));
+  const matrix = rows.lines.map((row) => columns.lines.map((column) => subtable.matrix[row][column]));
   const kept: ClassPairs = { ...subtable, coverage: covered, firstClasses, secondClasses, matrix };
   return covered.length > 0 ? kept : undefined;
 }
 
-/** Rows or columns that stay, with equal ones counted once. Class 0 stays first, as glyphs without a class have it. */
+/** Classes that glyphs have, ascending; not those that the matrix has no line for. */
+function usedClasses(glyphs: readonly number[], classOf: (glyph: number) => number, count: number): number[] {
+  const used = new Set<number>();
+  for (const glyph of glyphs) used.add(classOf(glyph));
+  return [...used].filter((value) => value < count).sort(ascending);
+}
+
+/** Rows or columns, with equal ones counted once. Class 0 stays first, as glyphs without a class have it. */
 function mergedLines(
-  used: number[],
-  valuesOf: (line: number) => PairValue[],
+  used: readonly number[],
+  valuesOf: (index: number) => Uint32Array,
 ): { lines: number[]; numberOf: Map<number, number> } {
   const lines: number[] = [];
   const numberOf = new Map<number, number>();
   const known = new Map<string, number>();
-  for (const line of used.sort(ascending)) {
-    const key = valuesOf(line)
-      .map((pair) => pair.key)
-      .join(';');
+  used.forEach((line, i) => {
+    const key = bytesKey(valuesOf(i));
     let number = known.get(key);
-    if (number === undefined) {
-      number = lines.push(line) - 1;
-      known.set(key, number);
-    }
+    if (number === undefined) known.set(key, (number = lines.push(line) - 1));
     numberOf.set(line, number);
-  }
+  });
   return { lines, numberOf };
 }
 
@@ -229,59 +231,78 @@ export function writePairs(subtable: PairAdjustment, context: PositioningContext
   );
 }
 
-/** Value formats that hold all pairs. The second one isn't empty where the second glyph is consumed. */
-function formatsOf(
-  values: readonly PairValue[],
-  consumesSecond: boolean,
-  deltaSets?: DeltaSetMap,
-): [number, number] {
-  let [first, second] = [0, 0];
-  for (const value of new Set(values)) {
-    first |= valueFormatOf(value.first, deltaSets);
-    second |= valueFormatOf(value.second, deltaSets);
-  }
-  return [first, second === 0 && consumesSecond ? valueBit.xAdvance : second];
+/** Each value once; few values make many pairs. */
+function valuesOf(subtable: PairAdjustment): Set<PairValue> {
+  const values = new Set<PairValue>();
+  if (subtable.kind === 'glyph pairs') {
+    for (const seconds of subtable.pairs.values()) for (const value of seconds.values()) values.add(value);
+  } else for (const row of subtable.matrix) for (const value of row) values.add(value);
+  return values;
 }
 
-function writeGlyphPairs(
-  { pairs, consumesSecond }: GlyphPairs,
-  { store, deltaSets }: PositioningContext,
-): Block {
+/** Writes the values of a subtable, each in the formats that hold all of them. */
+class ValueWriter {
+  /** The second one isn't empty where the second glyph is consumed. */
+  readonly formats: readonly [number, number];
+  /** Values without devices, as they are written. */
+  private readonly written = new Map<PairValue, Uint8Array>();
+
+  constructor(
+    subtable: PairAdjustment,
+    private readonly context: PositioningContext,
+  ) {
+    let [first, second] = [0, 0];
+    for (const value of valuesOf(subtable)) {
+      first |= valueFormatOf(value.first, context.deltaSets);
+      second |= valueFormatOf(value.second, context.deltaSets);
+    }
+    this.formats = [first, second === 0 && subtable.consumesSecond ? valueBit.xAdvance : second];
+  }
+
+  write(block: Block, value: PairValue): void {
+    const known = this.written.get(value);
+    if (known) {
+      block.write(known);
+      return;
+    }
+    const start = block.length;
+    const { store, deltaSets } = this.context;
+    writeValue(block, value.first, this.formats[0], store, deltaSets);
+    writeValue(block, value.second, this.formats[1], store, deltaSets);
+    if (!value.first.devices && !value.second.devices) this.written.set(value, block.bytes().slice(start));
+  }
+}
+
+function writeGlyphPairs(subtable: GlyphPairs, context: PositioningContext): Block {
+  const { pairs } = subtable;
   const glyphs = [...pairs.keys()].sort(ascending);
-  const all = [...pairs.values()].flatMap((seconds) => [...seconds.values()]);
-  const [format1, format2] = formatsOf(all, consumesSecond, deltaSets);
-  const block = new Block().uint16(1).offset16(writeCoverage(glyphs, store)).uint16(format1).uint16(format2);
-  block.uint16(glyphs.length);
+  const values = new ValueWriter(subtable, context);
+  const block = new Block().uint16(1).offset16(writeCoverage(glyphs, context.store));
+  block.uint16Array(values.formats).uint16(glyphs.length);
   for (const glyph of glyphs) {
     const seconds = pairs.get(glyph)!;
-    const set = new Block().uint16(seconds.size);
+    const set = new Block(2 + seconds.size * 6).uint16(seconds.size);
     for (const second of [...seconds.keys()].sort(ascending)) {
-      const value = seconds.get(second)!;
-      set.uint16(second);
-      writeValue(set, value.first, format1, store, deltaSets);
-      writeValue(set, value.second, format2, store, deltaSets);
+      values.write(set.uint16(second), seconds.get(second)!);
     }
-    block.offset16(store.keep(set));
+    block.offset16(context.store.keep(set));
   }
   return block;
 }
 
-function writeClassPairs(subtable: ClassPairs, { store, deltaSets }: PositioningContext): Block {
-  const { coverage, firstClasses, secondClasses, matrix, consumesSecond } = subtable;
-  const [format1, format2] = formatsOf(matrix.flat(), consumesSecond, deltaSets);
-  const block = new Block()
+function writeClassPairs(subtable: ClassPairs, context: PositioningContext): Block {
+  const { coverage, firstClasses, secondClasses, matrix } = subtable;
+  const { store } = context;
+  const values = new ValueWriter(subtable, context);
+  const block = new Block(16 + matrix.length * matrix[0].length * 2)
     .uint16(2)
     .offset16(writeCoverage(coverage, store))
-    .uint16(format1)
-    .uint16(format2)
+    .uint16Array(values.formats)
     .offset16(writeNeededClassDefinition(onlyOf(firstClasses, coverage), store))
     .offset16(writeNeededClassDefinition(secondClasses, store))
     .uint16(matrix.length)
     .uint16(matrix[0].length);
-  for (const value of matrix.flat()) {
-    writeValue(block, value.first, format1, store, deltaSets);
-    writeValue(block, value.second, format2, store, deltaSets);
-  }
+  for (const row of matrix) for (const value of row) values.write(block, value);
   return block;
 }
 
@@ -320,11 +341,7 @@ export function eachVariationInPairs(
   subtable: PairAdjustment,
   visit: (outerIndex: number, innerIndex: number) => void,
 ): void {
-  const values =
-    subtable.kind === 'class pairs'
-      ? subtable.matrix.flat()
-      : [...subtable.pairs.values()].flatMap((s) => [...s.values()]);
-  for (const { first, second } of values) {
+  for (const { first, second } of valuesOf(subtable)) {
     eachVariation(first.devices, visit);
     eachVariation(second.devices, visit);
   }

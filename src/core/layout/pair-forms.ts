@@ -1,8 +1,9 @@
 // OpenType: GPOS, LookupType 2: which format a subtable takes
 
+import { bytesKey } from '../bytes/key.js';
 import { ascending } from './coverage.js';
 import type { ClassPairs, GlyphPairs, PairAdjustment } from './pair-adjustment.js';
-import { noPair, type PairValue } from './pair-value.js';
+import { noPair, PairNumbers, type PairValue } from './pair-value.js';
 
 /** The subtable in both formats, where both would do the same, to choose the smaller one. @param last of its lookup */
 export function pairForms(subtable: PairAdjustment, last: boolean): PairAdjustment[] {
@@ -43,22 +44,20 @@ function mostClassPairs({ firstClasses, secondClasses, matrix }: ClassPairs): nu
 /** First glyphs with the same pairs make a class, and so do second glyphs. */
 function asClassPairs({ pairs }: GlyphPairs): ClassPairs {
   const coverage = [...pairs.keys()].sort(ascending);
-  const seconds = [...new Set(coverage.flatMap((glyph) => [...pairs.get(glyph)!.keys()]))].sort(ascending);
-  const valueAt = (first: number, second: number) => pairs.get(first)!.get(second) ?? noPair;
-  const firsts = numbered(
-    coverage,
-    (first) => seconds.map((second) => valueAt(first, second).key).join(';'),
-    0,
-  );
-  const columns = numbered(
-    seconds,
-    (second) => firsts.examples.map((first) => valueAt(first, second).key).join(';'),
-    1,
-  );
-  const matrix = firsts.examples.map((first) => [
-    noPair,
-    ...columns.examples.map((second) => valueAt(first, second)),
-  ]);
+  const seconds = secondGlyphs(pairs);
+  const columnOf = new Map(seconds.map((glyph, i) => [glyph, i]));
+  const numbers = new PairNumbers();
+  const rows = coverage.map((first) => {
+    const row = new Uint32Array(seconds.length);
+    for (const [second, value] of pairs.get(first)!) row[columnOf.get(second)!] = numbers.of(value);
+    return row;
+  });
+  const firsts = classesOf(coverage, (i) => rows[i], 0);
+  const columns = classesOf(seconds, (i) => Uint32Array.from(firsts.examples, (row) => rows[row][i]), 1);
+  const matrix = firsts.examples.map((row) => {
+    const values = pairs.get(coverage[row])!;
+    return [noPair, ...columns.examples.map((column) => values.get(seconds[column]) ?? noPair)];
+  });
   return {
     kind: 'class pairs',
     consumesSecond: false,
@@ -69,17 +68,27 @@ function asClassPairs({ pairs }: GlyphPairs): ClassPairs {
   };
 }
 
-function numbered(glyphs: readonly number[], keyOf: (glyph: number) => string, from: number) {
+function secondGlyphs(pairs: GlyphPairs['pairs']): number[] {
+  const seconds = new Set<number>();
+  for (const values of pairs.values()) for (const second of values.keys()) seconds.add(second);
+  return [...seconds].sort(ascending);
+}
+
+/**
+ * Glyphs with equal lines of numbers make a class.
+ *
+ * @param from the number of the first class
+ * @returns where in the list the first glyph of each class stands, and the class of each glyph, but for class 0
+ */
+function classesOf(glyphs: readonly number[], lineOf: (index: number) => Uint32Array, from: number) {
   const known = new Map<string, number>();
   const classes = new Map<number, number>();
   const examples: number[] = [];
-  for (const glyph of glyphs) {
-    const key = keyOf(glyph);
+  glyphs.forEach((glyph, i) => {
+    const key = bytesKey(lineOf(i));
     let number = known.get(key);
-    if (number === undefined) {
-      known.set(key, (number = examples.push(glyph) - 1 + from));
-    }
+    if (number === undefined) known.set(key, (number = examples.push(i) - 1 + from));
     if (number > 0) classes.set(glyph, number);
-  }
+  });
   return { classes, examples };
 }

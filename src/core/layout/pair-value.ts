@@ -1,5 +1,6 @@
 // OpenType: GPOS, LookupType 2: the values of a pair
 
+import { bytesKey } from '../bytes/key.js';
 import type { Reader } from '../bytes/reader.js';
 import {
   deviceBits,
@@ -15,7 +16,6 @@ import {
 export class PairValue {
   /** Whether it never moves anything. */
   readonly isIdle: boolean;
-  private text?: string;
 
   constructor(
     readonly first: Value,
@@ -23,33 +23,53 @@ export class PairValue {
   ) {
     this.isIdle = isNoValue(first) && isNoValue(second);
   }
-
-  /** Equal texts, equal effect. */
-  get key(): string {
-    return (this.text ??= `${valueKey(this.first)}|${valueKey(this.second)}`);
-  }
 }
 
 export const noPair = new PairValue(noValue, noValue);
 
-/** Reads a pair at the reader's position. Few values make many pairs: equal ones are read once, but for devices. */
+/** Reads a pair at the reader's position. Few values make many pairs: equal ones are the same object. */
 export function pairReader(reader: Reader, format1: number, format2: number): (start: number) => PairValue {
+  const size = valueSize(format1) + valueSize(format2);
+  const hasDevices = ((format1 | format2) & deviceBits) !== 0;
+  const known = new Map<number | string, PairValue>();
   const read = (start: number) => {
     const first = readValue(reader, format1, start);
     const second = readValue(reader, format2, start);
     return first === noValue && second === noValue ? noPair : new PairValue(first, second);
   };
-  if ((format1 | format2) & deviceBits) return read;
-  const size = valueSize(format1) + valueSize(format2);
-  const known = new Map<number | string, PairValue>();
+  const keyAtPosition = () => {
+    if (size === 2) return reader.uint16();
+    return size === 4 ? reader.uint32() : bytesKey(reader.take(size));
+  };
   return (start) => {
     const { position } = reader;
-    const key = size === 2 ? reader.uint16() : reader.uint16Array(size >> 1).join();
+    const key = keyAtPosition();
     let pair = known.get(key);
     if (!pair) {
       reader.seek(position);
-      known.set(key, (pair = read(start)));
+      pair = read(start);
+      if (hasDevices) pair = sameAs(pair, known);
+      known.set(key, pair);
     }
     return pair;
   };
+}
+
+/** Equal devices may stand at different offsets, so that only what they say tells. */
+function sameAs(pair: PairValue, known: Map<number | string, PairValue>): PairValue {
+  const key = `${valueKey(pair.first)}|${valueKey(pair.second)}`;
+  const same = known.get(key);
+  if (!same) known.set(key, pair);
+  return same ?? pair;
+}
+
+/** Numbers pairs as they are met, `noPair` as 0, so that rows and columns of them can be compared. */
+export class PairNumbers {
+  private readonly numbers = new Map([[noPair, 0]]);
+
+  of(pair: PairValue): number {
+    let number = this.numbers.get(pair);
+    if (number === undefined) this.numbers.set(pair, (number = this.numbers.size));
+    return number;
+  }
 }

@@ -2,7 +2,7 @@
 
 import { Block, type BlockStore } from '../bytes/blocks.js';
 import type { Reader } from '../bytes/reader.js';
-import { isWritten, readDevice, writeDevice, type DeltaSetMap, type Device } from './device.js';
+import { deviceKey, isWritten, readDevice, writeDevice, type DeltaSetMap, type Device } from './device.js';
 
 /** Bits of a value format; those of devices are four bits higher. */
 export const valueBit = { xPlacement: 1, yPlacement: 2, xAdvance: 4, yAdvance: 8 } as const;
@@ -28,10 +28,11 @@ export function readValue(reader: Reader, format: number, start: number): Value 
   if (format === 0) return noValue;
   const values: [number, number, number, number] = [0, 0, 0, 0];
   for (let i = 0; i < 4; i++) if (format & (1 << i)) values[i] = reader.int16();
-  if (!(format & deviceBits)) return values.every((value) => value === 0) ? noValue : { values };
   const offsets = [0, 0, 0, 0];
   for (let i = 0; i < 4; i++) if (format & (16 << i)) offsets[i] = reader.uint16();
-  if (offsets.every((offset) => offset === 0)) return { values };
+  if (offsets.every((offset) => offset === 0)) {
+    return values.every((value) => value === 0) ? noValue : { values };
+  }
   const { position } = reader;
   const devices = offsets.map((offset) => (offset === 0 ? undefined : readDevice(reader, start + offset)));
   reader.seek(position);
@@ -54,9 +55,7 @@ export function valueFormatOf({ values, devices }: Value, deltaSets?: DeltaSetMa
 
 /** What of a value tells it from others: equal texts, equal effect. */
 export const valueKey = ({ values, devices }: Value): string =>
-  devices
-    ? `${values.join()}${JSON.stringify(devices, (_, v: unknown) => (v instanceof Uint8Array ? [...v] : v))}`
-    : values.join();
+  devices ? `${values.join()};${devices.map(deviceKey).join(';')}` : values.join();
 
 export function writeValue(
   block: Block,
