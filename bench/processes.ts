@@ -9,13 +9,16 @@ interface Run {
   memory: number;
 }
 
+/** How often memory is looked at, in milliseconds. */
+const lookEvery = 10;
+
 /** Runs Node with these arguments and measures it; output is thrown away. */
 function runNode(args: readonly string[]): Promise<Run> {
   return new Promise((done, failed) => {
     const start = process.hrtime.bigint();
     const child = spawn(process.execPath, args, { stdio: ['ignore', 'ignore', 'inherit'] });
     let memory = 0;
-    const watch = setInterval(() => (memory = Math.max(memory, peakOf(child.pid!))), 2);
+    const watch = setInterval(() => (memory = Math.max(memory, peakOf(child.pid!))), lookEvery);
     child.on('error', failed);
     child.on('exit', (code) => {
       const wall = Number(process.hrtime.bigint() - start) / 1e6;

@@ -148,16 +148,15 @@ function missingLines(
   width: number,
   nameOf: CharacterNames,
 ): string[] {
-  const left = new Set(missing);
   const lines: string[] = [];
   for (const { name, characters } of wanted.languages) {
     const lacking = missing.filter((codePoint) => characters.has(codePoint));
-    for (const codePoint of lacking) left.delete(codePoint);
     if (lacking.length > 0)
       lines.push(...row('', [`${name} lacks ${lacking.length}:`, ...characterItems(lacking, nameOf)], width));
   }
-  if (left.size > 0)
-    lines.push(...row('', [`missing ${left.size}:`, ...characterItems([...left], nameOf)], width));
+  const left = missing.filter((c) => !wanted.languages.some(({ characters }) => characters.has(c)));
+  if (left.length > 0)
+    lines.push(...row('', [`missing ${left.length}:`, ...characterItems(left, nameOf)], width));
   return lines;
 }
 

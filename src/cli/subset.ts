@@ -1,17 +1,17 @@
 import type { Command } from 'commander';
 import { readFileSync } from 'node:fs';
 import { basename, extname, join, relative, resolve } from 'node:path';
-import { fontFormats, openFonts, type FontFormat } from '../core/containers/index.js';
+import { fontFormats, isCollection, openFonts, type FontFormat } from '../core/containers/index.js';
 import { DenseGlyphError, inFile } from '../core/errors.js';
 import type { FeatureChoice } from '../core/subset/features.js';
 import { parseUnicodeRanges } from '../core/subset/wanted.js';
 import { CodePointSet } from '../core/text/code-point-set.js';
 import type { RequestedLanguage } from '../core/text/languages.js';
-import { atOnce } from '../kit/at-once.js';
 import type { SubsetFile, SubsetTask } from '../kit/subset.js';
+import { atOnce } from '../kit/at-once.js';
 import { chooseFaces } from './faces.js';
 import { readFormats, required } from './formats-option.js';
-import { fontPaths, fontsIn } from './inputs.js';
+import { fontPaths, fontsIn, type InputFont } from './inputs.js';
 import { subsetLines, type CharacterNames, type MadeSubset, type Wanted } from './subset-view.js';
 import { Reporter, type CommonOptions, type Terminal } from './terminal.js';
 
@@ -65,16 +65,9 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
   for (const path of await fontPaths(fonts, terminal.folder)) {
     const shown = relative(terminal.folder, path) || path;
     for (const file of await fontsIn(path, shown)) {
-      const opened = inFile(file.path, () => openFonts(file.bytes));
-      const alone = opened.length === 1 && options.face === undefined;
-      for (const face of inFile(file.path, () => chooseFaces(opened, options.face))) {
-        const name = alone ? basename(file.path, extname(file.path)) : face.fileName;
-        tasks.push({ path: file.path, bytes: file.bytes, face: face.number - 1, ...shared });
-        made.push({
-          input: alone ? file.path : `${file.path}, face ${face.number}`,
-          inputBytes: alone ? file.bytes.length : face.size,
-          paths: formats.map((format) => join(folder, `${name}.${format}`)),
-        });
+      for (const { name, face, ...input } of facesIn(file, options.face)) {
+        tasks.push({ path: file.path, bytes: file.bytes, face, ...shared });
+        made.push({ ...input, paths: formats.map((format) => join(folder, `${name}.${format}`)) });
         refuseCollision(made, path);
       }
     }
@@ -82,9 +75,9 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
   const { makeSubset } = await import('../kit/subset.js');
   let finished = 0;
   const subsets = await atOnce(tasks, async (task) => {
-    const made = await makeSubset(task);
+    const subset = await makeSubset(task);
     reporter.progress(`${++finished} of ${tasks.length}`);
-    return made;
+    return subset;
   });
   // Nothing is written before everything could be made.
   const { writeWhole } = await import('../kit/write.js');
@@ -93,9 +86,29 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
   }
   const results = made.map((one, i): MadeSubset => ({ ...one, subset: subsets[i] }));
   reporter.result(documentOf(results, wanted, terminal.folder));
-  reporter.say(...subsetLines(results, wanted, terminal, await namesFor(subsets)));
+  if (reporter.isHeard) reporter.say(...subsetLines(results, wanted, terminal, await namesFor(subsets)));
   const lacks = ({ characters }: SubsetFile) => characters.missing.some((c) => wanted.needed.has(c));
   if (subsets.some(lacks)) terminal.fallShort();
+}
+
+/** A face to cut down: which one of its file from 0, its name for files, and how the report calls it. */
+interface FaceInput extends Pick<MadeSubset, 'input' | 'inputBytes'> {
+  face: number;
+  name: string;
+}
+
+/** Only collections are opened for it: to open a WOFF2 takes as long as to cut it down. */
+function facesIn({ path, bytes }: InputFont, wanted: string | undefined): FaceInput[] {
+  const alone = { input: path, inputBytes: bytes.length, face: 0, name: basename(path, extname(path)) };
+  if (wanted === undefined && !isCollection(bytes)) return [alone];
+  const opened = inFile(path, () => openFonts(bytes));
+  if (wanted === undefined && opened.length === 1) return [alone];
+  return inFile(path, () => chooseFaces(opened, wanted)).map(({ number, fileName, size }) => ({
+    input: `${path}, face ${number}`,
+    inputBytes: size,
+    face: number - 1,
+    name: fileName,
+  }));
 }
 
 /** The names of characters take a file that is only loaded where one of them is missing. */

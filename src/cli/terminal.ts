@@ -29,9 +29,14 @@ export class Reporter {
     private readonly options: CommonOptions,
   ) {}
 
+  /** Whether anybody reads what is said. */
+  get isHeard(): boolean {
+    return !this.options.quiet && !this.options.json;
+  }
+
   /** Lines for a person; left out with --quiet and --json. */
   say(...lines: string[]): void {
-    if (this.options.quiet || this.options.json) return;
+    if (!this.isHeard) return;
     this.clear();
     for (const line of lines) this.terminal.out(`${line}\n`);
   }

@@ -2,15 +2,14 @@ import { DenseGlyphError } from '../errors.js';
 
 /** Writes big-endian values into a buffer that grows; sizes and offsets are patched afterwards. */
 export class Writer {
+  // No DataView: it would move small buffers, of which layout tables take thousands, off the heap.
   private buffer: Uint8Array;
-  private view: DataView;
   /** Bytes written so far. */
   length = 0;
 
   /** @param capacity bytes to reserve at first */
   constructor(capacity = 256) {
     this.buffer = new Uint8Array(Math.max(capacity, 16));
-    this.view = new DataView(this.buffer.buffer);
   }
 
   private reserve(size: number): number {
@@ -20,10 +19,19 @@ export class Writer {
       const grown = new Uint8Array(Math.max(needed, this.buffer.length * 2));
       grown.set(this.buffer.subarray(0, at));
       this.buffer = grown;
-      this.view = new DataView(grown.buffer);
     }
     this.length = needed;
     return at;
+  }
+
+  private put16(at: number, value: number): void {
+    this.buffer[at] = value >>> 8;
+    this.buffer[at + 1] = value;
+  }
+
+  private put32(at: number, value: number): void {
+    this.put16(at, value >>> 16);
+    this.put16(at + 2, value);
   }
 
   uint8(value: number): this {
@@ -34,13 +42,13 @@ export class Writer {
 
   uint16(value: number): this {
     const at = this.reserve(2);
-    this.view.setUint16(at, checked(value, 0, 0xffff));
+    this.put16(at, checked(value, 0, 0xffff));
     return this;
   }
 
   int16(value: number): this {
     const at = this.reserve(2);
-    this.view.setInt16(at, checked(value, -0x8000, 0x7fff));
+    this.put16(at, checked(value, -0x8000, 0x7fff));
     return this;
   }
 
@@ -53,13 +61,13 @@ export class Writer {
 
   uint32(value: number): this {
     const at = this.reserve(4);
-    this.view.setUint32(at, checked(value, 0, 0xffffffff));
+    this.put32(at, checked(value, 0, 0xffffffff));
     return this;
   }
 
   int32(value: number): this {
     const at = this.reserve(4);
-    this.view.setInt32(at, checked(value, -0x80000000, 0x7fffffff));
+    this.put32(at, checked(value, -0x80000000, 0x7fffffff));
     return this;
   }
 
@@ -76,7 +84,8 @@ export class Writer {
   /** Seconds since 1904-01-01. */
   longDateTime(value: bigint): this {
     const at = this.reserve(8);
-    this.view.setBigInt64(at, value);
+    this.put32(at, Number((value >> 32n) & 0xffffffffn));
+    this.put32(at + 4, Number(value & 0xffffffffn));
     return this;
   }
 
@@ -121,12 +130,12 @@ export class Writer {
   }
 
   patchUint16(at: number, value: number): this {
-    this.view.setUint16(at, checked(value, 0, 0xffff));
+    this.put16(at, checked(value, 0, 0xffff));
     return this;
   }
 
   patchUint32(at: number, value: number): this {
-    this.view.setUint32(at, checked(value, 0, 0xffffffff));
+    this.put32(at, checked(value, 0, 0xffffffff));
     return this;
   }
 

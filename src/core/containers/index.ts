@@ -45,6 +45,17 @@ export function isFontFile(start: Uint8Array): boolean {
   return known || flavourOf(signature) !== undefined || isEot(start);
 }
 
+/** Whether a file may hold several faces, going by its first 8 bytes. */
+export function isCollection(start: Uint8Array): boolean {
+  if (start.length < 8) return false;
+  const view = new DataView(start.buffer, start.byteOffset);
+  const signature = view.getUint32(0);
+  return (
+    signature === collection.signature ||
+    (signature === woff2Signature && view.getUint32(4) === collection.signature)
+  );
+}
+
 /** First bytes of files that people hand over by mistake, and what they are. */
 const otherFiles: readonly (readonly [string, string, string?])[] = [
   ['PK\x03\x04', 'it is a ZIP archive', 'unpack it first'],

@@ -18,10 +18,10 @@ interface PairBase {
   consumesSecond: boolean;
 }
 
-/** Format 1: by first glyph, then by second glyph. */
+/** Format 1: by first glyph, then by second glyph. First glyphs with the same pairs may share them. */
 export interface GlyphPairs extends PairBase {
   kind: 'glyph pairs';
-  pairs: Map<number, Map<number, PairValue>>;
+  pairs: Map<number, ReadonlyMap<number, PairValue>>;
 }
 
 /** Format 2: by the classes of both. A first glyph that is covered ends the lookup, also where nothing moves. */
@@ -279,13 +279,20 @@ function writeGlyphPairs(subtable: GlyphPairs, context: PositioningContext): Blo
   const values = new ValueWriter(subtable, context);
   const block = new Block().uint16(1).offset16(writeCoverage(glyphs, context.store));
   block.uint16Array(values.formats).uint16(glyphs.length);
+  const written = new Map<ReadonlyMap<number, PairValue>, Block>();
   for (const glyph of glyphs) {
     const seconds = pairs.get(glyph)!;
-    const set = new Block(2 + seconds.size * 6).uint16(seconds.size);
-    for (const second of [...seconds.keys()].sort(ascending)) {
-      values.write(set.uint16(second), seconds.get(second)!);
-    }
-    block.offset16(context.store.keep(set));
+    let set = written.get(seconds);
+    if (!set) written.set(seconds, (set = context.store.keep(writePairSet(seconds, values))));
+    block.offset16(set);
+  }
+  return block;
+}
+
+function writePairSet(pairs: ReadonlyMap<number, PairValue>, values: ValueWriter): Block {
+  const block = new Block(2 + pairs.size * 4).uint16(pairs.size);
+  for (const second of [...pairs.keys()].sort(ascending)) {
+    values.write(block.uint16(second), pairs.get(second)!);
   }
   return block;
 }

@@ -12,15 +12,16 @@ export function pairForms(subtable: PairAdjustment, last: boolean): PairAdjustme
   const { coverage, firstClasses, secondClasses, matrix } = subtable;
   // Pairs with glyphs of class 0 are those with all other glyphs; they can't be listed.
   if (matrix.some((row) => !row[0].isIdle)) return [subtable];
-  const seconds = [...secondClasses.entries()];
   if (leastGlyphPairs(subtable) > mostClassPairs(subtable)) return [subtable];
+  const listed = matrix.map((row) => {
+    const moving = new Map<number, PairValue>();
+    for (const [second, column] of secondClasses) if (!row[column].isIdle) moving.set(second, row[column]);
+    return moving;
+  });
   const pairs: GlyphPairs['pairs'] = new Map();
   for (const glyph of coverage) {
-    const row = matrix[firstClasses.get(glyph) ?? 0];
-    const moving = seconds.flatMap(([second, column]): [number, PairValue][] =>
-      row[column].isIdle ? [] : [[second, row[column]]],
-    );
-    if (moving.length > 0) pairs.set(glyph, new Map(moving));
+    const moving = listed[firstClasses.get(glyph) ?? 0];
+    if (moving.size > 0) pairs.set(glyph, moving);
   }
   return [subtable, { kind: 'glyph pairs', consumesSecond: false, pairs }];
 }

@@ -24,10 +24,11 @@ export function companionsOf(
   const add = (codePoint: number) => {
     if (available.has(codePoint) && !wanted.has(codePoint)) companions.add(codePoint);
   };
-  const characters: number[] = [];
-  for (const [first, last] of wanted.ranges()) for (let c = first; c <= last; c++) characters.push(c);
-  for (const character of characters) {
-    for (const other of othersFor(character, available, present)) add(other);
+  for (const [first, last] of [...wanted.ranges()]) {
+    for (let character = first; character <= last; character++) {
+      if (isPlain(character)) continue;
+      for (const other of othersFor(character, available, present)) add(other);
+    }
   }
   if (present.complex) for (const character of joiners) add(character);
   if (present.marks) add(dottedCircle);
@@ -61,7 +62,13 @@ function partsOf(character: number): number[] {
 
 const codePoints = (text: string) => Array.from(text, (c) => c.codePointAt(0)!);
 
-const isIdeograph = (character: number) => character >= 0x3400 && character <= 0x9fff;
+/** Ideographs, and what nobody assigns or what is private: they make no kind of text and have no parts. */
+const isPlain = (character: number) =>
+  (character >= 0x3400 && character <= 0x9fff) ||
+  (character >= 0xe000 && character <= 0xf8ff) ||
+  (character >= 0x20000 && character <= 0x2f7ff) ||
+  (character >= 0x30000 && character <= 0xdffff) ||
+  character >= 0xf0000;
 const isHangulSyllable = (character: number) => character >= 0xac00 && character <= 0xd7a3;
 
 /** What is drawn for a character that the font lacks, or that shaping takes apart. */
@@ -138,7 +145,7 @@ export function textKindsOf(characters: CodePointSet): TextKinds {
   const names = Object.keys(kinds) as (keyof typeof kinds)[];
   for (const [first, last] of characters.ranges()) {
     for (let character = Math.max(first, 0x300); character <= last; character++) {
-      if (isIdeograph(character) || isHangulSyllable(character)) continue;
+      if (isPlain(character) || isHangulSyllable(character)) continue;
       const text = String.fromCodePoint(character);
       for (const name of names) found[name] ||= kinds[name](text);
     }
@@ -201,7 +208,7 @@ function addComposed(
 ): void {
   for (const [first, last] of available.ranges()) {
     for (let character = Math.max(first, 0xc0); character <= last; character++) {
-      if (isIdeograph(character) || isHangulSyllable(character)) continue;
+      if (isPlain(character) || isHangulSyllable(character)) continue;
       const parts = partsOf(character);
       if (parts.length < 2 || !parts.every(has)) continue;
       const text = String.fromCodePoint(character);
