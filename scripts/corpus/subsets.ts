@@ -2,6 +2,7 @@ import { openFont, writeFont } from '#src/core/containers/index.js';
 import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
 import type { Font } from '#src/core/sfnt/font.js';
 import { subsetFont } from '#src/core/subset/index.js';
+import { isWantedFeature } from '#src/core/subset/features.js';
 import { parseUnicodeRanges } from '#src/core/subset/wanted.js';
 import { cmap, hmtx } from '#src/core/tables/index.js';
 import { CodePointSet, eachPackedRange } from '#src/core/text/code-point-set.js';
@@ -10,6 +11,7 @@ import { languagesOf } from '#src/core/text/languages.js';
 import { scriptsOf } from '#src/core/text/scripts.js';
 import { exemplarSets, languageRows } from '#src/data/languages.js';
 import { sampleSentences } from '#src/data/sample-sentences.js';
+import { Placer } from '../../test/support/placing.js';
 
 /** A subset to draw beside its source. */
 export interface SubsetDrawing {
@@ -48,8 +50,8 @@ export interface TrialOptions {
 }
 
 /**
- * Cuts a font down for each script it covers, and for a handful of its characters, and compares outlines and advances.
- *
+ * Cuts a font down for each script it covers, and for a handful of its characters, and compares outlines, advances and
+ * where GPOS puts each three glyphs of the texts.
  */
 export async function trySubsets(
   font: Font,
@@ -73,7 +75,8 @@ export async function trySubsets(
       const files = await Promise.all(made.map((one) => writeFont(one, 'woff2')));
       const [bytes, withInstructions, withLetters] = files.map((file) => file.bytes);
       const again = openFont(bytes).font;
-      trial.problems.push(...compared(font, again, wanted).map((problem) => `${name}: ${problem}`));
+      const problems = [...compared(font, again, wanted), ...displaced(font, again, wanted, texts)];
+      trial.problems.push(...problems.map((problem) => `${name}: ${problem}`));
       trial.drawings.push({
         name,
         bytes,
@@ -181,6 +184,31 @@ function compared(source: Font, made: Font, wanted: CodePointSet): string[] {
       if (svgPathData(before.outlines.outlineOf(old), 3) !== svgPathData(after.outlines.outlineOf(now), 3)) {
         problems.push(`${shown} has another outline`);
       }
+    }
+  }
+  return problems.slice(0, 5);
+}
+
+/** Letters of the texts, three in a row, that GPOS doesn't put where it did. */
+function displaced(source: Font, made: Font, wanted: CodePointSet, texts: readonly string[]): string[] {
+  const isWanted = isWantedFeature(undefined, wanted);
+  const [before, after] = [source, made].map((font) => new Placer(font, isWanted));
+  const [map, mapNow] = [source, made].map((font) => font.table(cmap));
+  const rows = new Map<string, number[]>();
+  for (const text of texts) {
+    const characters = Array.from(text, (c) => c.codePointAt(0)!).filter((c) => cmap.glyphIdOf(map, c) !== 0);
+    characters.forEach((_, i) => rows.set(characters.slice(i, i + 3).join(), characters.slice(i, i + 3)));
+  }
+  const problems: string[] = [];
+  for (const language of before.languages) {
+    for (const row of rows.values()) {
+      const place = (placer: Placer, from: cmap.Cmap) =>
+        placer.place(
+          row.map((c) => cmap.glyphIdOf(from, c)),
+          language,
+        );
+      const [old, now] = [place(before, map), place(after, mapNow)].map(String);
+      if (old !== now) problems.push(`${String.fromCodePoint(...row)} (${language}) at ${now}, not ${old}`);
     }
   }
   return problems.slice(0, 5);

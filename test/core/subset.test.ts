@@ -19,6 +19,7 @@ import { cmap, glyf, head, hmtx, maxp, name, os2 } from '#src/core/tables/index.
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { requestedLanguage } from '#src/core/text/languages.js';
 import { buildFont, damagedPairs, overlongKern, words } from '../support/fonts.js';
+import { Placer } from '../support/placing.js';
 import { readSample, vendorFonts } from '../support/paths.js';
 
 const sans = openFont(readSample('FerrywakeSans-Regular.ttf')).font;
@@ -30,6 +31,14 @@ const setOf = (text: string) => new CodePointSet(Array.from(text, (c) => c.codeP
 const cut = (font: Font, text: string, options: Partial<SubsetOptions> = {}) =>
   subsetFont(font, { characters: setOf(text), ...options });
 const textOf = (codePoints: readonly number[]) => String.fromCodePoint(...codePoints);
+
+/** Where the glyphs of characters are put, three in a row each time, in each language. */
+function placesOf(placer: Placer, font: Font, characters: readonly number[], languages: readonly string[]) {
+  const glyphs = characters.map((c) => cmap.glyphIdOf(font.table(cmap), c));
+  return glyphs.flatMap((glyph, i) =>
+    languages.map((language) => placer.place([glyph, ...glyphs.slice(i + 1, i + 3)], language)),
+  );
+}
 
 /** A cmap that gives characters the glyphs from 1 on. */
 function mapping(codePoints: readonly number[]): Uint8Array {
@@ -53,7 +62,7 @@ describe('any characters of any font', () => {
   });
 
   test.each(fonts)(
-    '%s: outlines and advances stay, and nothing is left that no text comes to',
+    '%s: outlines, advances and places stay, and nothing is left that no text comes to',
     async (_, font) => {
       const available = [...cmap.mappingsOf(font.table(cmap))].map(([codePoint]) => codePoint);
       const outlines = outlinesOf(font);
@@ -69,6 +78,11 @@ describe('any characters of any font', () => {
             expect(svgPathData(drawn.outlineOf(now), 3)).toBe(svgPathData(outlines.outlineOf(old), 3));
             expect(hmtx.advanceOf(made.table(hmtx), now)).toBe(hmtx.advanceOf(font.table(hmtx), old));
           }
+          const isWanted = isWantedFeature(features, new CodePointSet(wanted));
+          const [placer, placerNow] = [font, made].map((one) => new Placer(one, isWanted));
+          expect(placesOf(placerNow, made, wanted, placer.languages)).toEqual(
+            placesOf(placer, font, wanted, placer.languages),
+          );
           const mapped = new CodePointSet([...cmap.mappingsOf(made.table(cmap))].map(([c]) => c));
           const reachable = glyphsFor(
             made,
