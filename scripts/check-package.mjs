@@ -6,13 +6,21 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
-const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8'));
+const json = (name) => JSON.parse(readFileSync(join(root, name), 'utf8'));
+const own = json('package.json');
+const { version } = own;
 const folder = mkdtempSync(join(tmpdir(), 'dense-glyph-package-'));
 const run = (command, args, cwd = folder) => execFileSync(command, args, { cwd, encoding: 'utf8' });
 
 function check(condition, message) {
   if (!condition) throw new Error(message);
   console.log(`package: ${message}`);
+}
+
+const locked = json('package-lock.json').packages[''];
+for (const kind of ['dependencies', 'devDependencies']) {
+  const sorted = (versions) => JSON.stringify(Object.entries(versions).sort());
+  check(sorted(own[kind]) === sorted(locked[kind]), `package-lock.json has the ${kind} of package.json`);
 }
 
 try {
