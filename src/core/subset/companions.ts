@@ -46,7 +46,7 @@ function othersFor(character: number, available: CodePointSet, present: TextKind
     const replacements = replacementsOf(character);
     if (replacements.every((part) => available.has(part))) others.push(...replacements);
   } else if (present.complex || present.marks) others.push(...partsOf(character));
-  if (drawnAsSpace.test(String.fromCodePoint(character))) others.push(space);
+  if (character >= 0xa0 && drawnAsSpace.test(String.fromCodePoint(character))) others.push(space);
   const mirror = mirrored.get(character);
   if (present.rightToLeft && mirror !== undefined) others.push(mirror);
   return others;
