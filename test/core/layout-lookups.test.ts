@@ -334,17 +334,26 @@ describe('pairs out of order', () => {
     expect(advances).toEqual(found);
   });
 
-  test('that say the same by devices at different offsets are one', () => {
-    const header = [1, 32, 0x44, 0, 1, 12]; // coverage, xAdvance and its device, one PairSet
-    const pairSet = [3, ...[5, 30, 26], ...[6, 30, 32], ...[7, 30, 38]]; // devices count from here
-    const coverage = [1, 1, 7];
-    const devices = [...[1, 2, 0x8000], ...[1, 2, 0x8000], ...[1, 3, 0x8000]];
-    const halves = Uint16Array.from([...header, ...pairSet, ...coverage, ...devices]);
+  test('by devices are told apart by what the devices say, wherever they stand', () => {
+    const header = [1, 48, 0x44, 0, 2, 14, 24]; // coverage, xAdvance and its device, two PairSets
+    // The devices count from the PairSets, which hold the same bytes up to them.
+    const seven = [1, ...[5, 30, 42], 0];
+    const eight = [3, ...[5, 30, 42], ...[6, 30, 48], ...[9, 30, 54], ...[0, 0]];
+    const coverage = [1, 2, 7, 8];
+    const devices = [...[1, 2, 0x8000], ...[0, 0], ...[1, 3, 0x8000], ...[1, 2, 0x8000], ...[1, 4, 0x8000]];
+    const halves = Uint16Array.from([...header, ...seven, ...eight, ...coverage, ...devices]);
     const bytes = new Uint8Array(Buffer.from(halves.buffer).swap16());
     const subtable = readPairs(new Reader(bytes, 'GPOS'), 0, all) as GlyphPairs;
-    const [five, six, seven] = [5, 6, 7].map((glyph) => subtable.pairs.get(7)!.get(glyph)!);
-    expect(five.first.devices?.[2]).toEqual({ kind: 'variation', outerIndex: 1, innerIndex: 2 });
-    expect(six).toBe(five);
-    expect(seven).not.toBe(five);
+    const said = [...subtable.pairs].flatMap(([first, seconds]) =>
+      [...seconds].map(([second, pair]) => [first, second, pair.first.devices?.[2]]),
+    );
+    const device = (innerIndex: number) => ({ kind: 'variation', outerIndex: 1, innerIndex });
+    expect(said).toEqual([
+      [7, 5, device(2)],
+      [8, 5, device(3)],
+      [8, 6, device(2)],
+      [8, 9, device(4)],
+    ]);
+    expect(subtable.pairs.get(8)!.get(6)).toBe(subtable.pairs.get(7)!.get(5));
   });
 });

@@ -27,11 +27,16 @@ export class PairValue {
 
 export const noPair = new PairValue(noValue, noValue);
 
-/** Reads a pair at the reader's position. Few values make many pairs: equal ones are the same object. */
+/**
+ * Reads a pair at the reader's position. Few values make many pairs: equal ones are the same object.
+ *
+ * @returns a function of where offsets count from
+ */
 export function pairReader(reader: Reader, format1: number, format2: number): (start: number) => PairValue {
   const size = valueSize(format1) + valueSize(format2);
   const hasDevices = ((format1 | format2) & deviceBits) !== 0;
   const known = new Map<number | string, PairValue>();
+  const knownByValue = new Map<string, PairValue>();
   const read = (start: number) => {
     const first = readValue(reader, format1, start);
     const second = readValue(reader, format2, start);
@@ -41,14 +46,18 @@ export function pairReader(reader: Reader, format1: number, format2: number): (s
     if (size === 2) return reader.uint16();
     return size === 4 ? reader.uint32() : bytesKey(reader.take(size));
   };
+  let knownFrom: number | undefined;
   return (start) => {
+    // Offsets of devices count from there.
+    if (hasDevices && start !== knownFrom) known.clear();
+    knownFrom = start;
     const { position } = reader;
     const key = keyAtPosition();
     let pair = known.get(key);
     if (!pair) {
       reader.seek(position);
       pair = read(start);
-      if (hasDevices) pair = sameAs(pair, known);
+      if (hasDevices) pair = sameAs(pair, knownByValue);
       known.set(key, pair);
     }
     return pair;
@@ -56,7 +65,7 @@ export function pairReader(reader: Reader, format1: number, format2: number): (s
 }
 
 /** Equal devices may stand at different offsets, so that only what they say tells. */
-function sameAs(pair: PairValue, known: Map<number | string, PairValue>): PairValue {
+function sameAs(pair: PairValue, known: Map<string, PairValue>): PairValue {
   const key = `${valueKey(pair.first)}|${valueKey(pair.second)}`;
   const same = known.get(key);
   if (!same) known.set(key, pair);
