@@ -207,7 +207,9 @@ function displaced(source: Font, made: Font, wanted: CodePointSet, texts: readon
           row.map((c) => cmap.glyphIdOf(from, c)),
           language,
         );
-      const [old, now] = [place(before, map), place(after, mapNow)].map(String);
+      const [old, now] = [place(before, map), place(after, mapNow)].map((placements) =>
+        JSON.stringify(placements),
+      );
       if (old !== now) problems.push(`${String.fromCodePoint(...row)} (${language}) at ${now}, not ${old}`);
     }
   }

@@ -1,4 +1,5 @@
 import { readGdef, type Gdef } from '#src/core/layout/gdef.js';
+import type { Device } from '#src/core/layout/device.js';
 import {
   lookupFlag,
   readLayoutTable,
@@ -12,15 +13,20 @@ import type { PairValue } from '#src/core/layout/pair-value.js';
 import type { Anchor, Value } from '#src/core/layout/value-record.js';
 import type { Font } from '#src/core/sfnt/font.js';
 
-/** Where a glyph is moved to and by how much its advance grows, in font units: x, y, advance in x, advance in y. */
-type Placement = [number, number, number, number];
+/** Where a glyph is moved to, and by how much its advance grows. */
+interface Placement {
+  /** In font units: x, y, advance in x, advance in y. */
+  by: [number, number, number, number];
+  /** What changes along axes: which of these, and the deltas of each region. */
+  along: string[];
+}
 
 const ignored = { base: 0x2, ligature: 0x4, mark: 0x8 } as const;
 const glyphClass = { base: 1, ligature: 2, mark: 3 } as const;
 
 /**
  * Places a few glyphs as GPOS says, once for each language of each script. It follows the
- * standard and nothing of the code that cuts fonts down; contexts aren't followed, and axes stay where they are.
+ * standard and nothing of the code that cuts fonts down; contexts aren't followed.
  */
 export class Placer {
   private readonly gpos: LayoutTable | undefined;
@@ -45,7 +51,7 @@ export class Placer {
   }
 
   place(glyphs: readonly number[], language: string): Placement[] {
-    const placements = glyphs.map((): Placement => [0, 0, 0, 0]);
+    const placements = glyphs.map((): Placement => ({ by: [0, 0, 0, 0], along: [] }));
     for (const index of this.lookupsFor(language)) {
       const lookup = this.gpos!.lookupAt(index);
       const seen = glyphs.flatMap((glyph, i) => (this.isIgnored(glyph, lookup) ? [] : i));
@@ -100,20 +106,20 @@ export class Placer {
     switch (subtable.kind) {
       case 'single adjustment': {
         const value = subtable.values.get(glyph);
-        if (value) move(placements[here], value);
+        if (value) this.move(placements[here], value);
         return value !== undefined;
       }
       case 'glyph pairs':
       case 'class pairs': {
         const pair = next === undefined ? undefined : pairIn(subtable, glyph, glyphs[next]);
         if (!pair) return false;
-        move(placements[here], pair.first);
-        move(placements[next], pair.second);
+        this.move(placements[here], pair.first);
+        this.move(placements[next], pair.second);
         return true;
       }
       case 'cursive': {
         const [exit, entry] = [subtable.glyphs.get(glyph)?.exit, subtable.glyphs.get(glyphs[next])?.entry];
-        return join(placements[here], exit, entry);
+        return this.join(placements[here], exit, entry);
       }
       case 'mark to base':
       case 'mark to mark':
@@ -140,20 +146,35 @@ export class Placer {
       subtable.kind === 'mark to ligature'
         ? subtable.ligatures.get(glyphs[base])
         : [subtable.bases.get(glyphs[base]) ?? []];
-    const joined = components?.map((anchors) => join(placement, anchors[mark.markClass], mark.anchor));
+    const joined = components?.map((anchors) => this.join(placement, anchors[mark.markClass], mark.anchor));
     return joined?.some(Boolean) ?? false;
   }
-}
 
-function move(placement: Placement, { values }: Value): void {
-  values.forEach((value, i) => (placement[i] += value));
-}
+  private move(placement: Placement, { values, devices }: Value): void {
+    values.forEach((value, i) => (placement.by[i] += value));
+    devices?.forEach((device, i) => this.note(placement, i, 1, device));
+  }
 
-function join(placement: Placement, on: Anchor | undefined, by: Anchor | undefined): boolean {
-  if (!on || !by) return false;
-  placement[0] += on.x - by.x;
-  placement[1] += on.y - by.y;
-  return true;
+  private join(placement: Placement, on: Anchor | undefined, by: Anchor | undefined): boolean {
+    if (!on || !by) return false;
+    placement.by[0] += on.x - by.x;
+    placement.by[1] += on.y - by.y;
+    on.devices?.forEach((device, i) => this.note(placement, i, 1, device));
+    by.devices?.forEach((device, i) => this.note(placement, i, -1, device));
+    return true;
+  }
+
+  private note(placement: Placement, which: number, sign: 1 | -1, device: Device | undefined): void {
+    if (device?.kind !== 'variation') return;
+    const store = this.gdef?.variationStore;
+    const data = store?.data[device.outerIndex];
+    const deltas = data?.rows[device.innerIndex] ?? [];
+    deltas.forEach((delta, column) => {
+      const region = store!.regions[data!.regionIndexes[column]];
+      if (delta !== 0) placement.along.push(`${which}: ${sign * delta} at ${region.join()}`);
+    });
+    placement.along.sort();
+  }
 }
 
 function pairIn(subtable: PairAdjustment, first: number, second: number): PairValue | undefined {
