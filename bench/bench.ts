@@ -10,6 +10,7 @@ import { fontOf, type Font } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
 import { openFont } from '#src/core/containers/index.js';
 import { buildCollection } from '../test/support/fonts.js';
+import { variableVendorFont } from '../test/support/paths.js';
 import { streamOf } from '../test/support/woff2.js';
 import { largeFont } from './large-font.js';
 import { compare } from './processes.js';
@@ -78,12 +79,8 @@ async function subsets(): Promise<void> {
   const regular = join(root, 'sample/fonts/FerrywakeSans-Regular.ttf');
   const out = ['--out', join(folder, 'out'), '--quiet'];
   const characters = ['--ranges', 'U+20-7E,U+A0-B8'];
-  const font = join(
-    root,
-    'node_modules/@ibm/plex-sans-variable/fonts/complete/woff2/IBM Plex Sans Var-Roman.woff2',
-  );
   const still = join(folder, 'plex.ttf');
-  writeFileSync(still, writeSfnt(withoutVariations(openFont(readFileSync(font)).font)));
+  writeFileSync(still, writeSfnt(withoutVariations(openFont(readFileSync(variableVendorFont)).font)));
   const one = await compare([program, 'subset', still, ...characters, ...out], ['-e', '0'], quick ? 5 : 15);
   const size = megabytes(statSync(still).size);
   tell(

@@ -20,7 +20,7 @@ import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { requestedLanguage } from '#src/core/text/languages.js';
 import { buildFont, damagedPairs, overlongKern, words } from '../support/fonts.js';
 import { Placer } from '../support/placing.js';
-import { readSample, vendorFonts } from '../support/paths.js';
+import { readSample, variableVendorFont, vendorFonts } from '../support/paths.js';
 
 const sans = openFont(readSample('FerrywakeSans-Regular.ttf')).font;
 const variable = openFont(readSample('FerrywakeSans-Variable.ttf')).font;
@@ -53,6 +53,7 @@ describe('any characters of any font', () => {
     ['variable', variable],
     ['CFF', slab],
     ['katex', katex],
+    ['variable with much kerning', openFont(readFileSync(variableVendorFont)).font],
   ];
 
   const choices = fc.record({
