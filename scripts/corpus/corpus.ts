@@ -2,7 +2,7 @@
  * Takes every font below the given folders to every format and back, cuts it down for each script that it covers,
  * compares tables, outlines and advances, and draws the results in the browsers that are here.
  *
- *   npm run corpus -- [--formats | --subsets] [--no-browsers] [--engine chromium] [--part 1/4] [--first-face] <folders>
+ *   npm run corpus -- [--formats | --subsets] [--each-language] [--features] [--no-browsers] [--engine chromium] [--part 1/4] [--first-face] <folders>
  */
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
@@ -20,6 +20,10 @@ const { values, positionals: folders } = parseArgs({
   options: {
     formats: { type: 'boolean' },
     subsets: { type: 'boolean' },
+    // A subset for each language that a font covers, not for a few of each script.
+    'each-language': { type: 'boolean' },
+    // One more with all features, which are turned on and off one by one, along all axes.
+    features: { type: 'boolean' },
     'no-browsers': { type: 'boolean' },
     engine: { type: 'string' },
     part: { type: 'string', default: '1/1' },
@@ -71,7 +75,14 @@ for (const file of files) {
         made,
         glyfAsItWas,
       } = values.subsets ? noConversions : await convertEverywhere(font);
-      const trial = values.formats ? noTrial : await trySubsets(font, { seed: counts.fonts, lettered: draw });
+      const trial = values.formats
+        ? noTrial
+        : await trySubsets(font, {
+            seed: counts.fonts,
+            lettered: draw,
+            eachLanguage: values['each-language'] ?? false,
+            features: values.features ?? false,
+          });
       counts.subsets += trial.drawings.length;
       problems.push(...[...found, ...trial.problems].map((problem) => `${name}: ${problem}`));
       if (glyfAsItWas) counts.glyfAsItWas++;
@@ -93,11 +104,11 @@ console.log(
 );
 if (draw) {
   for (const engine of availableEngines().filter((name) => !values.engine || name === values.engine)) {
-    const { same, hinted, lettered, told, alike, problems: found } = await drawings.drawIn(engine);
+    const { same, hinted, lettered, told, alike, lines, problems: found } = await drawings.drawIn(engine);
     problems.push(...found);
     console.log(
       `${engine}: ${same} drawn the same, ${hinted} only with instructions kept, ${lettered} only with more letters, ` +
-        `${told} otherwise as the subset says, ${alike} TrueType from CFF drawn alike, ${found.length} not`,
+        `${told} otherwise as the subset says, ${lines} lines as pages set them, ${alike} TrueType from CFF drawn alike, ${found.length} not`,
     );
   }
 }

@@ -5,7 +5,13 @@ import type { FontFormat } from '#src/core/containers/index.js';
 import type { Font } from '#src/core/sfnt/font.js';
 import { cmap } from '#src/core/tables/index.js';
 import type { SubsetDrawing } from './subsets.js';
-import { compareDrawings, type Comparison, type DrawnPair } from '../../test/support/drawings.js';
+import {
+  compareDrawings,
+  showLines,
+  type Comparison,
+  type DrawnPair,
+  type SetLine,
+} from '../../test/support/drawings.js';
 import { startEngine, type Engine, type EngineName } from '../../test/support/engines.js';
 import { LoggingServer } from '../../test/support/server.js';
 
@@ -45,6 +51,8 @@ interface JobPair {
   /** With more letters: for WebKitGTK, which fits fonts without instructions to the pixel grid by those. */
   lettered?: JobPair;
   texts: string[];
+  /** Lines as a page sets them; not for WebKitGTK, whose driver gives no pictures. */
+  lines?: SetLine[];
   sizes: number[];
   /** Turns the text by so many radians. */
   turn?: number;
@@ -71,6 +79,8 @@ export interface Drawn {
   told: number;
   /** Outlines of another kind, drawn nearly the same. */
   alike: number;
+  /** Lines that were compared as a page sets them. */
+  lines: number;
   problems: string[];
 }
 
@@ -112,6 +122,7 @@ export class Drawings {
         texts: subset.texts,
         sizes: textSizes,
         turn: slightTurn,
+        ...(subset.lines ? { lines: subset.lines } : {}),
         changes: subset.changes,
       };
       const hinted: JobPair = { ...drawing, pair: pairOf(`${subset.name}-hinted`, subset.hinted) };
@@ -130,15 +141,18 @@ export class Drawings {
       { '/blank': '<!doctype html><title>blank</title>' },
     );
     const engine = await startEngine(engineName);
-    const result: Drawn = { same: 0, hinted: 0, lettered: 0, told: 0, alike: 0, problems: [] };
+    const result: Drawn = { same: 0, hinted: 0, lettered: 0, told: 0, alike: 0, lines: 0, problems: [] };
     for (const [i, job] of this.jobs.entries()) {
       if (i % fontsOnAPage === 0) await engine.open(`${server.origin}/blank`);
       for (const pair of job.pairs) {
         const drawn = engineName === 'webkit' ? (pair.hinted ?? pair) : pair;
-        const problem = await drawPair(engine, drawn, result);
+        const problemOf = async (one: JobPair, counts: { same: number; alike: number }) =>
+          (await drawPair(engine, one, counts)) ??
+          (engineName === 'webkit' ? undefined : await linesProblem(engine, one, result));
+        const problem = await problemOf(drawn, result);
         if (!problem) continue;
         const isSame = async (other: JobPair | undefined) =>
-          other !== undefined && !(await drawPair(engine, other, { same: 0, alike: 0 }));
+          other !== undefined && !(await problemOf(other, { same: 0, alike: 0 }));
         if (await isSame(drawn.hinted)) result.hinted++;
         else if (await isSame(drawn.lettered)) result.lettered++;
         else if (pair.changes?.some((change) => engineWords[engineName].test(change))) result.told++;
@@ -177,6 +191,32 @@ async function drawPair(
   else if (redrawn && changed < redrawnTolerance) result.alike++;
   else
     return `differs in ${total - equal} of ${total} texts, ${(changed * 100).toFixed(1)}% of the ink: ${comparison.differing.slice(0, 2).join(' | ')}`;
+  return undefined;
+}
+
+/** So many lines are seen at once. */
+const linesOnAPage = 22;
+
+/** Lines as a page sets them, source against what was made of it. */
+async function linesProblem(
+  engine: Engine,
+  { pair, lines = [] }: JobPair,
+  result: { lines: number },
+): Promise<string | undefined> {
+  const picture = async (file: string, shown: readonly SetLine[]) => {
+    await engine.run(showLines, { file, lines: shown });
+    return engine.screenshot();
+  };
+  const isSame = async (shown: readonly SetLine[]) =>
+    (await picture(pair.source, shown)) === (await picture(pair.made, shown));
+  for (let at = 0; at < lines.length; at += linesOnAPage) {
+    const shown = lines.slice(at, at + linesOnAPage);
+    result.lines += shown.length;
+    if (await isSame(shown)) continue;
+    for (const line of shown)
+      if (!(await isSame([line]))) return `differs as a page sets it: ${JSON.stringify(line)}`;
+    return 'differs as a page sets it';
+  }
   return undefined;
 }
 

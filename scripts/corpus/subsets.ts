@@ -1,16 +1,19 @@
 import { openFont, writeFont } from '#src/core/containers/index.js';
+import { layoutListsOf } from '#src/core/layout/feature-list.js';
 import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
 import type { Font } from '#src/core/sfnt/font.js';
 import { subsetFont } from '#src/core/subset/index.js';
-import { isWantedFeature } from '#src/core/subset/features.js';
+import { isWantedFeature, type FeatureChoice } from '#src/core/subset/features.js';
 import { parseUnicodeRanges } from '#src/core/subset/wanted.js';
-import { cmap, hmtx } from '#src/core/tables/index.js';
+import { cmap, fvar, hmtx } from '#src/core/tables/index.js';
 import { CodePointSet, eachPackedRange } from '#src/core/text/code-point-set.js';
 import { mappedCharacters } from '#src/core/text/mapped-characters.js';
 import { languagesOf } from '#src/core/text/languages.js';
 import { scriptsOf } from '#src/core/text/scripts.js';
+import { isAppliedByDefault } from '#src/data/feature-names.js';
 import { exemplarSets, languageRows } from '#src/data/languages.js';
 import { sampleSentences } from '#src/data/sample-sentences.js';
+import type { SetLine } from '../../test/support/drawings.js';
 import { Placer } from '../../test/support/placing.js';
 
 /** A subset to draw beside its source. */
@@ -22,6 +25,8 @@ export interface SubsetDrawing {
   /** Of fonts without instructions also with the letters that WebKitGTK fits such fonts to the pixel grid by. */
   lettered?: Uint8Array;
   texts: string[];
+  /** Lines as a page sets them: in a language, with features on and off, along the axes. */
+  lines?: SetLine[];
   /** What the subset says that browsers draw otherwise. */
   changes: readonly string[];
 }
@@ -47,6 +52,10 @@ export interface TrialOptions {
   scripts?: readonly string[];
   /** Whether to make subsets with more letters as well. */
   lettered?: boolean;
+  /** A subset for each language, not for a few of each script. */
+  eachLanguage?: boolean;
+  /** Also a subset of the first script with all features, which are turned on and off one by one, along all axes. */
+  features?: boolean;
 }
 
 /**
@@ -55,17 +64,20 @@ export interface TrialOptions {
  */
 export async function trySubsets(
   font: Font,
-  { seed = 1, scripts, lettered = false }: TrialOptions = {},
+  { seed = 1, scripts, lettered = false, eachLanguage = false, features = false }: TrialOptions = {},
 ): Promise<SubsetTrial> {
   const trial: SubsetTrial = { problems: [], drawings: [], bytes: { before: 0, after: 0 } };
   const random = randomFrom(seed);
-  for (const { name, wanted, texts } of wishes(font, random)) {
+  const wished = wishes(font, random, eachLanguage);
+  if (features) wished.unshift(withFeatures(font, wished));
+  for (const { name, wanted, texts, lines, choice } of wished) {
     if (scripts && !scripts.includes(name)) continue;
     try {
       const glyphOrder = name === 'random' ? 'advance' : 'font';
-      const subset = subsetFont(font, { characters: wanted, glyphOrder });
+      const shared = { glyphOrder, ...(choice ? { features: choice } : {}) } as const;
+      const subset = subsetFont(font, { characters: wanted, ...shared });
       const hinted = (characters: CodePointSet) =>
-        subsetFont(font, { characters, glyphOrder, hinting: 'keep' }).font;
+        subsetFont(font, { characters, ...shared, hinting: 'keep' }).font;
       const made = [subset.font, hinted(wanted)];
       if (lettered && font.has('glyf') && !font.has('fpgm') && !font.has('prep')) {
         const more = parseUnicodeRanges(measuredLetters);
@@ -83,6 +95,7 @@ export async function trySubsets(
         hinted: withInstructions,
         ...(withLetters ? { lettered: withLetters } : {}),
         texts,
+        ...(lines ? { lines } : {}),
         changes: subset.changes,
       });
       trial.bytes.after += bytes.length;
@@ -97,19 +110,66 @@ interface Wish {
   name: string;
   wanted: CodePointSet;
   texts: string[];
+  lines?: SetLine[];
+  choice?: FeatureChoice;
 }
 
-function wishes(font: Font, random: () => number): Wish[] {
+/** At most so many features are turned on by themselves; a few fonts have a hundred. */
+const featuresTried = 60;
+
+/** The first wish once more, for a subset with all features. */
+function withFeatures(font: Font, wished: readonly Wish[]): Wish {
+  const [{ wanted, texts, lines: languages = [] }] = wished;
+  const [text] = texts;
+  const tags = new Set(layoutListsOf(font).features.map(({ tag }) => tag.trim()));
+  const settings = Array.from(tags)
+    .slice(0, featuresTried)
+    .map((tag) => `"${tag}" ${isAppliedByDefault(tag) ? 0 : 1}`);
+  const axes = font.optional(fvar)?.axes ?? [];
+  const places = axes.flatMap(({ axisTag, minValue, defaultValue, maxValue }) =>
+    [minValue, (minValue + defaultValue * 2) / 3, (defaultValue + maxValue * 2) / 3, maxValue].map(
+      (value) => `"${axisTag}" ${value}`,
+    ),
+  );
+  const corners = [
+    axes.map((a) => `"${a.axisTag}" ${a.minValue}`),
+    axes.map((a) => `"${a.axisTag}" ${a.maxValue}`),
+  ];
+  const variations = axes.length === 0 ? [] : [...places, ...corners.map((corner) => corner.join())];
+  const digits = '0123456789 1/2';
+  const line = `${text} ${digits}`;
+  return {
+    name: 'features',
+    wanted: new CodePointSet([...codePointsIn(wanted), ...Array.from(digits, (c) => c.codePointAt(0)!)]),
+    texts,
+    lines: [
+      ...languages,
+      ...settings.map((features) => ({ text: line, features })),
+      ...variations.flatMap((variations) => [
+        { text: line, variations },
+        { text: texts[1] ?? line, variations, features: '"kern" 0' },
+      ]),
+    ],
+    choice: 'all',
+  };
+}
+
+function wishes(font: Font, random: () => number, eachLanguage: boolean): Wish[] {
   const available = mappedCharacters(font);
   const languages = languagesOf(available, scriptsOf(available)).filter(({ complete }) => complete);
   const found: Wish[] = [];
-  for (const script of new Set(languages.map((language) => language.script))) {
-    const tried = languages
+  const byScript = [...new Set(languages.map((language) => language.script))].map((script) => ({
+    name: script,
+    tried: languages
       .filter((language) => language.script === script)
       .sort((a, b) => Number(b.tag in sampleSentences) - Number(a.tag in sampleSentences))
-      .slice(0, languagesTried);
+      .slice(0, languagesTried),
+  }));
+  const groups = eachLanguage ? languages.map((one) => ({ name: one.tag, tried: [one] })) : byScript;
+  for (const { name, tried } of groups) {
     const wanted = new CodePointSet([0x20]);
     const texts: string[] = [];
+    const lines: SetLine[] = [];
     for (const { tag } of tried) {
       const [, , , main, , punctuation, numbers] = languageRows.find(([other]) => other === tag)!;
       const letters = codePointsOf(main);
@@ -118,17 +178,18 @@ function wishes(font: Font, random: () => number): Wish[] {
       for (const c of sentence ?? '') wanted.add(c.codePointAt(0)!);
       if (sentence) texts.push(sentence.slice(0, 60));
       texts.push(randomText(letters, random), randomText(letters, random));
+      for (const text of texts.slice(-3)) lines.push({ text, language: tag });
     }
-    found.push({ name: script, wanted, texts });
+    found.push({ name, wanted, texts, lines });
   }
-  const all = available
-    .ranges()
-    .flatMap(([first, last]) => Array.from({ length: last - first + 1 }, (_, i) => first + i))
-    .filter((c) => !/\p{Cc}/u.test(String.fromCodePoint(c)));
+  const all = codePointsIn(available).filter((c) => !/\p{Cc}/u.test(String.fromCodePoint(c)));
   const few = Array.from({ length: 40 }, () => all[Math.floor(random() * all.length)]);
   found.push({ name: 'random', wanted: new CodePointSet([0x20, ...few]), texts: [randomText(few, random)] });
   return found;
 }
+
+const codePointsIn = (set: CodePointSet): number[] =>
+  set.ranges().flatMap(([first, last]) => Array.from({ length: last - first + 1 }, (_, i) => first + i));
 
 function codePointsOf(set: number): number[] {
   const found: number[] = [];

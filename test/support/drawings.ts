@@ -56,3 +56,35 @@ export interface DrawnPair {
   descriptors: Record<string, string>;
   weights: number[];
 }
+
+/** A line of text as a page sets it. */
+export interface SetLine {
+  text: string;
+  /** BCP 47 */
+  language?: string;
+  /** font-feature-settings */
+  features?: string;
+  /** font-variation-settings */
+  variations?: string;
+}
+
+/** Shows lines in a font, slightly turned; for screenshots. */
+export const showLines = `
+  const { file, lines } = argument;
+  const face = new FontFace('one', 'url(' + file + ')', { weight: '1 1000', stretch: '50% 200%' });
+  await face.load();
+  document.fonts.clear();
+  document.fonts.add(face);
+  document.body.innerHTML = '';
+  for (const [i, { text, language, features, variations }] of lines.entries()) {
+    const line = document.createElement('div');
+    line.textContent = text;
+    if (language) line.lang = language;
+    line.style = 'position: absolute; left: 4px; white-space: pre; font: 22px one; transform: rotate(.5deg); transform-origin: 0 0; top: ' + (i * 34 + 2) + 'px';
+    line.style.fontFeatureSettings = features ?? 'normal';
+    line.style.fontVariationSettings = variations ?? 'normal';
+    document.body.append(line);
+  }
+  await document.fonts.ready;
+  await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
+`;
