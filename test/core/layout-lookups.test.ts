@@ -9,9 +9,9 @@ import type { Subtable } from '#src/core/layout/layout-table.js';
 import { GlyphMap } from '#src/core/layout/glyph-map.js';
 import { mentions } from '#src/core/layout/mentions.js';
 import { readPairs, type GlyphPairs } from '#src/core/layout/pair-adjustment.js';
-import { PairValue } from '#src/core/layout/pair-value.js';
+import { noPair } from '#src/core/layout/pair-value.js';
 import { noValue } from '#src/core/layout/value-record.js';
-import { everyGlyph, layoutOf, value } from '../support/layout.js';
+import { everyGlyph, everything, layoutOf, value } from '../support/layout.js';
 
 const all = () => true;
 const packed = (block: Block) => packBlocks(block).bytes!;
@@ -180,7 +180,8 @@ const positionings: [string, number, Subtable][] = [
     {
       kind: 'glyph pairs',
       consumesSecond: true,
-      pairs: new Map([[3, new Map([[4, new PairValue(value(-20), noValue)]])]]),
+      values: [noPair, { first: value(-20), second: noValue }],
+      pairs: new Map([[3, { glyphs: [4], numbers: [1] }]]),
     },
   ],
   [
@@ -192,10 +193,8 @@ const positionings: [string, number, Subtable][] = [
       coverage: [3, 4],
       firstClasses: new Map([[4, 1]]),
       secondClasses: new Map([[5, 1]]),
-      matrix: [
-        [new PairValue(noValue, noValue), new PairValue(value(5), value(1, 2))],
-        [new PairValue(value(7), noValue), new PairValue(noValue, noValue)],
-      ],
+      values: [noPair, { first: value(5), second: value(1, 2) }, { first: value(7), second: noValue }],
+      matrix: [Uint32Array.of(0, 1), Uint32Array.of(2, 0)],
     },
   ],
   [
@@ -329,8 +328,9 @@ describe('pairs out of order', () => {
     const records = seconds.flatMap((glyph, i) => [glyph, 100 + i]);
     const halves = Uint16Array.from([...header, 1, 1, 7, seconds.length, ...records]);
     const bytes = new Uint8Array(Buffer.from(halves.buffer).swap16());
-    const subtable = readPairs(new Reader(bytes, 'GPOS'), 0, () => true) as GlyphPairs;
-    const advances = [...subtable.pairs.get(7)!].map(([glyph, pair]) => [glyph, pair.first.values[2] - 100]);
+    const subtable = readPairs(new Reader(bytes, 'GPOS'), 0, everything) as GlyphPairs;
+    const { glyphs, numbers } = subtable.pairs.get(7)!;
+    const advances = glyphs.map((glyph, i) => [glyph, subtable.values[numbers[i]].first.values[2] - 100]);
     expect(advances).toEqual(found);
   });
 
@@ -343,9 +343,9 @@ describe('pairs out of order', () => {
     const devices = [...[1, 2, 0x8000], ...[0, 0], ...[1, 3, 0x8000], ...[1, 2, 0x8000], ...[1, 4, 0x8000]];
     const halves = Uint16Array.from([...header, ...seven, ...eight, ...coverage, ...devices]);
     const bytes = new Uint8Array(Buffer.from(halves.buffer).swap16());
-    const subtable = readPairs(new Reader(bytes, 'GPOS'), 0, all) as GlyphPairs;
-    const said = [...subtable.pairs].flatMap(([first, seconds]) =>
-      [...seconds].map(([second, pair]) => [first, second, pair.first.devices?.[2]]),
+    const subtable = readPairs(new Reader(bytes, 'GPOS'), 0, everything) as GlyphPairs;
+    const said = [...subtable.pairs].flatMap(([first, { glyphs, numbers }]) =>
+      glyphs.map((second, i) => [first, second, subtable.values[numbers[i]].first.devices?.[2]]),
     );
     const device = (innerIndex: number) => ({ kind: 'variation', outerIndex: 1, innerIndex });
     expect(said).toEqual([
@@ -354,6 +354,8 @@ describe('pairs out of order', () => {
       [8, 6, device(2)],
       [8, 9, device(4)],
     ]);
-    expect(subtable.pairs.get(8)!.get(6)).toBe(subtable.pairs.get(7)!.get(5));
+    expect(subtable.pairs.get(8)!.numbers[1]).toBe(subtable.pairs.get(7)!.numbers[0]);
+    const still = readPairs(new Reader(bytes, 'GPOS'), 0, { has: () => true, varies: false });
+    expect(still.values).toHaveLength(2); // no value, and one advance
   });
 });

@@ -1,4 +1,4 @@
-import { GlyphMap } from '#src/core/layout/glyph-map.js';
+import { GlyphMap, type Scope } from '#src/core/layout/glyph-map.js';
 import type { KeptLayout } from '#src/core/layout/kept-layout.js';
 import { readLayoutTable, type LayoutTable, type Subtable } from '#src/core/layout/layout-table.js';
 import type { Value } from '#src/core/layout/value-record.js';
@@ -11,6 +11,9 @@ export const everyGlyph = (count: number): GlyphMap =>
     Array.from({ length: count }, (_, i) => i),
     count,
   );
+
+/** Of layout tables everything, with what changes along axes. */
+export const everything: Scope = { has: () => true, varies: true };
 
 export const value = (xAdvance: number, xPlacement = 0): Value => ({ values: [xPlacement, 0, xAdvance, 0] });
 
@@ -40,5 +43,9 @@ export function layoutOf(
     ],
   };
   const bytes = writeLayout(kept, { hinted: true });
-  return readLayoutTable(fontOf('truetype', new Map([[tag, bytes]])), tag)!;
+  const tables = new Map([
+    [tag as string, bytes],
+    ['fvar', new Uint8Array()],
+  ]);
+  return readLayoutTable(fontOf('truetype', tables), tag)!;
 }

@@ -177,9 +177,13 @@ export class Placer {
   }
 }
 
-function pairIn(subtable: PairAdjustment, first: number, second: number): PairValue | undefined {
-  if (subtable.kind === 'glyph pairs') return subtable.pairs.get(first)?.get(second);
+/** The value of a pair, as browsers find it. */
+export function pairIn(subtable: PairAdjustment, first: number, second: number): PairValue | undefined {
+  if (subtable.kind === 'glyph pairs') {
+    const set = subtable.pairs.get(first);
+    return set && subtable.values[set.numbers[set.glyphs.indexOf(second)]];
+  }
   if (!subtable.coverage.includes(first)) return undefined;
-  const row = subtable.matrix[subtable.firstClasses.get(first) ?? 0] as PairValue[] | undefined;
-  return row?.[subtable.secondClasses.get(second) ?? 0];
+  const row = subtable.matrix[subtable.firstClasses.get(first) ?? 0] as Uint32Array | undefined;
+  return row && subtable.values[row[subtable.secondClasses.get(second) ?? 0]];
 }

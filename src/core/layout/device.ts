@@ -10,12 +10,17 @@ export type Device =
 
 const variationFormat = 0x8000;
 
-/** @returns undefined for formats that aren't known, which have no effect */
-export function readDevice(reader: Reader, offset: number): Device | undefined {
+/**
+ * @param varies whether the font has axes
+ * @returns undefined for formats that aren't known and for changes along axes that aren't there: they have no effect
+ */
+export function readDevice(reader: Reader, offset: number, varies: boolean): Device | undefined {
   const first = reader.seek(offset).uint16();
   const second = reader.uint16();
   const deltaFormat = reader.uint16();
-  if (deltaFormat === variationFormat) return { kind: 'variation', outerIndex: first, innerIndex: second };
+  if (deltaFormat === variationFormat) {
+    return varies ? { kind: 'variation', outerIndex: first, innerIndex: second } : undefined;
+  }
   if (deltaFormat < 1 || deltaFormat > 3 || second < first) return undefined;
   const bits = (second - first + 1) * (1 << deltaFormat);
   return { kind: 'sizes', bytes: reader.seek(offset).take(6 + Math.ceil(bits / 16) * 2) };

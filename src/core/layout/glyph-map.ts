@@ -1,6 +1,13 @@
 /** Which glyphs matter; of others nothing needs to be read. */
 export type GlyphFilter = (glyphId: number) => boolean;
 
+/** What of a layout table matters; the rest isn't read. */
+export interface Scope {
+  has: GlyphFilter;
+  /** Whether the font has axes; without them what changes along axes means nothing. */
+  varies: boolean;
+}
+
 /** Which glyphs stay, and the number that each gets. */
 export class GlyphMap {
   private readonly newIds: Uint16Array;

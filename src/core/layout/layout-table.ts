@@ -4,7 +4,7 @@ import { Reader } from '../bytes/reader.js';
 import { DenseGlyphError } from '../errors.js';
 import type { Font } from '../sfnt/font.js';
 import { readFeatureVariations, type FeatureVariation } from './feature-variations.js';
-import type { GlyphFilter } from './glyph-map.js';
+import type { GlyphFilter, Scope } from './glyph-map.js';
 import { readPairs, type PairAdjustment } from './pair-adjustment.js';
 import { readPositioning, type Positioning } from './positioning.js';
 import { readContext, type SequenceContext } from './sequence-context.js';
@@ -81,6 +81,7 @@ export function readLayoutTable(
 ): LayoutTable | undefined {
   if (!font.has(tag)) return undefined;
   const reader = new Reader(font.bytesOf(tag), tag).limitReadings();
+  const scope: Scope = { has, varies: font.has('fvar') };
   const majorVersion = reader.uint16();
   const minorVersion = reader.uint16();
   if (majorVersion !== 1) throw reader.damaged(`version ${majorVersion} is not known`, 0);
@@ -96,7 +97,7 @@ export function readLayoutTable(
     features: featureList === 0 ? [] : readFeatures(reader, featureList),
     lookupCount: lookupOffsets.length,
     lookupAt: (index) =>
-      (lookups[index] ??= readLookup(reader, lookupList + (lookupOffsets[index] ?? 0), tag, has, damages)),
+      (lookups[index] ??= readLookup(reader, lookupList + (lookupOffsets[index] ?? 0), tag, scope, damages)),
     damages,
     featureVariations: variations === 0 ? [] : readFeatureVariations(reader, variations),
   };
@@ -158,7 +159,7 @@ function readLookup(
   reader: Reader,
   start: number,
   tag: LayoutTag,
-  has: GlyphFilter,
+  scope: Scope,
   damages: DenseGlyphError[],
 ): Lookup {
   const types = lookupTypes[tag];
@@ -176,7 +177,7 @@ function readLookup(
       at += reader.uint32();
     }
     if (own === 0 || own > types.highest) throw reader.damaged(`lookup type ${own} is not known`, start);
-    const subtable = readSubtable(reader, at, tag, own, has);
+    const subtable = readSubtable(reader, at, tag, own, scope);
     type = own;
     return subtable;
   };
@@ -192,15 +193,9 @@ function readLookup(
   return { type, flag, subtables, ...(markFilteringSet === undefined ? {} : { markFilteringSet }) };
 }
 
-function readSubtable(
-  reader: Reader,
-  start: number,
-  tag: LayoutTag,
-  type: number,
-  has: GlyphFilter,
-): Subtable {
+function readSubtable(reader: Reader, start: number, tag: LayoutTag, type: number, scope: Scope): Subtable {
   const { context, chainedContext } = lookupTypes[tag];
   if (type === context || type === chainedContext) return readContext(reader, start, type === chainedContext);
   if (tag === 'GSUB') return readSubstitution(reader, start, type);
-  return type === 2 ? readPairs(reader, start, has) : readPositioning(reader, start, type, has);
+  return type === 2 ? readPairs(reader, start, scope) : readPositioning(reader, start, type, scope);
 }

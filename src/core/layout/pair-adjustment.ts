@@ -5,10 +5,10 @@ import { bytesKey } from '../bytes/key.js';
 import type { Reader } from '../bytes/reader.js';
 import { readClassDefinition, writeNeededClassDefinition, type ClassDefinition } from './class-definition.js';
 import { ascending, readCoverage, writeCoverage, type Coverage } from './coverage.js';
-import type { GlyphFilter, GlyphMap } from './glyph-map.js';
+import type { GlyphFilter, GlyphMap, Scope } from './glyph-map.js';
 import type { PositioningContext } from './positioning.js';
-import { noPair, PairNumbers, pairReader, type PairValue } from './pair-value.js';
-import { eachVariation, valueBit, valueFormatOf, valueSize, writeValue } from './value-record.js';
+import { PairNumbers, pairReader, PairWriter, type PairValues } from './pair-value.js';
+import { eachVariation, valueSize } from './value-record.js';
 
 interface PairBase {
   /**
@@ -16,12 +16,21 @@ interface PairBase {
    * value is.
    */
   consumesSecond: boolean;
+  values: PairValues;
 }
 
-/** Format 1: by first glyph, then by second glyph. First glyphs with the same pairs may share them. */
+/** The pairs of a first glyph. */
+export interface PairSet {
+  /** Second glyphs. */
+  glyphs: readonly number[];
+  /** Numbers of the values of the pairs with them. */
+  numbers: readonly number[];
+}
+
+/** Format 1: by first glyph. First glyphs with the same pairs may share them. */
 export interface GlyphPairs extends PairBase {
   kind: 'glyph pairs';
-  pairs: Map<number, ReadonlyMap<number, PairValue>>;
+  pairs: Map<number, PairSet>;
 }
 
 /** Format 2: by the classes of both. A first glyph that is covered ends the lookup, also where nothing moves. */
@@ -30,8 +39,8 @@ export interface ClassPairs extends PairBase {
   coverage: Coverage;
   firstClasses: ClassDefinition;
   secondClasses: ClassDefinition;
-  /** By first class, then by second class. */
-  matrix: PairValue[][];
+  /** Numbers of values, by first class, then by second class. */
+  matrix: readonly Uint32Array[];
 }
 
 export type PairAdjustment = GlyphPairs | ClassPairs;
@@ -39,60 +48,43 @@ export type PairAdjustment = GlyphPairs | ClassPairs;
 export const isPairAdjustment = (subtable: { kind: string }): subtable is PairAdjustment =>
   subtable.kind === 'glyph pairs' || subtable.kind === 'class pairs';
 
-/** @param has which glyphs matter */
-export function readPairs(reader: Reader, start: number, has: GlyphFilter): PairAdjustment {
+export function readPairs(reader: Reader, start: number, scope: Scope): PairAdjustment {
   const format = reader.seek(start).uint16();
   if (format !== 1 && format !== 2)
     throw reader.damaged(`format ${format} of this lookup type is not known`, start);
-  const coverage = readCoverage(reader, start + reader.uint16());
-  const valueFormat1 = reader.seek(start + 4).uint16();
-  const valueFormat2 = reader.uint16();
-  const consumesSecond = valueFormat2 !== 0;
-  const value = pairReader(reader, valueFormat1, valueFormat2);
-  if (format === 1) {
-    const recordSize = 2 + valueSize(valueFormat1) + valueSize(valueFormat2);
-    const offsets = reader.uint16Array(reader.uint16());
-    const pairs: GlyphPairs['pairs'] = new Map();
-    for (let i = 0; i < Math.min(offsets.length, coverage.length); i++) {
-      const first = coverage[i];
-      if (!has(first) || pairs.has(first)) continue;
-      pairs.set(first, readPairSet(reader, start + offsets[i], recordSize, has, value));
-    }
-    return { kind: 'glyph pairs', consumesSecond, pairs };
-  }
-  const [classDef1, classDef2, count1, count2] = reader.uint16Array(4);
-  const matrixAt = reader.position;
-  const size = valueSize(valueFormat1) + valueSize(valueFormat2);
-  if (count1 * count2 * Math.max(size, 1) > reader.length) {
-    throw reader.damaged(`${count1} × ${count2} classes don't lie in the table`, start);
-  }
-  const firstClasses = readClassDefinition(reader, start + classDef1);
-  const secondClasses = readClassDefinition(reader, start + classDef2);
-  const used = new Set(coverage.filter(has).map((glyph) => firstClasses.get(glyph) ?? 0));
-  const unused = Array.from({ length: count2 }, () => noPair);
-  const matrix = Array.from({ length: count1 }, (_, row) => {
-    if (!used.has(row)) return unused;
-    reader.seek(matrixAt + row * count2 * size);
-    return Array.from({ length: count2 }, () => value(start));
-  });
-  return { kind: 'class pairs', consumesSecond, coverage, firstClasses, secondClasses, matrix };
+  return format === 1 ? readGlyphPairs(reader, start, scope) : readClassPairs(reader, start, scope);
 }
 
-/** A PairSet: by second glyph. */
+function readGlyphPairs(reader: Reader, start: number, { has, varies }: Scope): GlyphPairs {
+  const [, coverageOffset, valueFormat1, valueFormat2] = reader.seek(start).uint16Array(4);
+  const offsets = reader.uint16Array(reader.uint16());
+  const coverage = readCoverage(reader, start + coverageOffset);
+  const numbers = new PairNumbers();
+  const read = pairReader(reader, [valueFormat1, valueFormat2], numbers, varies);
+  const recordSize = 2 + valueSize(valueFormat1) + valueSize(valueFormat2);
+  const pairs: GlyphPairs['pairs'] = new Map();
+  for (let i = 0; i < Math.min(offsets.length, coverage.length); i++) {
+    const first = coverage[i];
+    if (!has(first) || pairs.has(first)) continue;
+    pairs.set(first, readPairSet(reader, start + offsets[i], recordSize, has, read));
+  }
+  return { kind: 'glyph pairs', consumesSecond: valueFormat2 !== 0, values: numbers.values, pairs };
+}
+
 function readPairSet(
   reader: Reader,
   start: number,
   recordSize: number,
   has: GlyphFilter,
-  value: (start: number) => PairValue,
-): Map<number, PairValue> {
+  read: (start: number) => number,
+): PairSet {
   const count = reader.seek(start).uint16();
   const records = reader.take(count * recordSize);
-  const glyphAt = (i: number) => (records[i * recordSize] << 8) | records[i * recordSize + 1];
-  const pairs = new Map<number, PairValue>();
-  const readAt = (i: number, glyph: number) => {
+  const glyphs: number[] = [];
+  const numbers: number[] = [];
+  const numberAt = (i: number) => {
     reader.seek(start + 4 + i * recordSize);
-    pairs.set(glyph, value(start));
+    return read(start);
   };
   let isSorted = true;
   let previous = -1;
@@ -101,16 +93,21 @@ function readPairSet(
     const glyph = (records[at] << 8) | records[at + 1];
     if (glyph <= previous) isSorted = false;
     previous = glyph;
-    if (has(glyph)) readAt(i, glyph);
+    if (!has(glyph)) continue;
+    glyphs.push(glyph);
+    numbers.push(numberAt(i));
   }
-  if (isSorted) return pairs;
-  const glyphs = Array.from({ length: count }, (_, i) => glyphAt(i));
-  for (const glyph of pairs.keys()) {
-    const found = foundByHalving(glyphs, glyph);
-    if (found === undefined) pairs.delete(glyph);
-    else readAt(found, glyph);
-  }
-  return pairs;
+  if (isSorted) return { glyphs, numbers };
+  const all = Array.from(
+    { length: count },
+    (_, i) => (records[i * recordSize] << 8) | records[i * recordSize + 1],
+  );
+  const found = [...new Set(glyphs)].flatMap((glyph) => {
+    const place = foundByHalving(all, glyph);
+    return place === undefined ? [] : [[glyph, numberAt(place)] as const];
+  });
+  found.sort(([a], [b]) => a - b);
+  return { glyphs: found.map(([glyph]) => glyph), numbers: found.map(([, number]) => number) };
 }
 
 /** Where browsers find a glyph: by halving, so that they don't find some that stand out of order. */
@@ -125,19 +122,60 @@ function foundByHalving(glyphs: readonly number[], glyph: number): number | unde
   return undefined;
 }
 
+function readClassPairs(reader: Reader, start: number, { has, varies }: Scope): ClassPairs {
+  const [, coverageOffset, valueFormat1, valueFormat2, classDef1, classDef2, count1, count2] = reader
+    .seek(start)
+    .uint16Array(8);
+  const matrixAt = reader.position;
+  const size = valueSize(valueFormat1) + valueSize(valueFormat2);
+  if (count1 * count2 * Math.max(size, 1) > reader.length) {
+    throw reader.damaged(`${count1} × ${count2} classes don't lie in the table`, start);
+  }
+  const coverage = readCoverage(reader, start + coverageOffset).filter(has);
+  const firstClasses = readClassDefinition(reader, start + classDef1, has);
+  const secondClasses = readClassDefinition(reader, start + classDef2, has);
+  const rows = new Set(coverage.map((glyph) => firstClasses.get(glyph) ?? 0));
+  const columns = [...new Set([0, ...secondClasses.values()])].filter((column) => column < count2);
+  const numbers = new PairNumbers();
+  const read = pairReader(reader, [valueFormat1, valueFormat2], numbers, varies);
+  const unused = new Uint32Array(count2);
+  const matrix = Array.from({ length: count1 }, (_, i) => {
+    if (!rows.has(i)) return unused;
+    const row = new Uint32Array(count2);
+    for (const column of columns) {
+      reader.seek(matrixAt + (i * count2 + column) * size);
+      row[column] = read(start);
+    }
+    return row;
+  });
+  const consumesSecond = valueFormat2 !== 0;
+  return {
+    kind: 'class pairs',
+    consumesSecond,
+    values: numbers.values,
+    coverage,
+    firstClasses,
+    secondClasses,
+    matrix,
+  };
+}
+
 /** What is left of a subtable where some glyphs go; undefined where nothing is. */
 export function keptPairs(subtable: PairAdjustment, map: GlyphMap): PairAdjustment | undefined {
   if (subtable.kind === 'class pairs') return keptClassPairs(subtable, map);
   const pairs: GlyphPairs['pairs'] = new Map();
-  for (const [glyph, seconds] of subtable.pairs) {
+  for (const [glyph, set] of subtable.pairs) {
     const first = map.newId(glyph);
     if (first === undefined) continue;
-    const kept = new Map<number, PairValue>();
-    for (const [secondGlyph, value] of seconds) {
+    const glyphs: number[] = [];
+    const numbers: number[] = [];
+    set.glyphs.forEach((secondGlyph, i) => {
       const second = map.newId(secondGlyph);
-      if (second !== undefined) kept.set(second, value);
-    }
-    if (kept.size > 0) pairs.set(first, kept);
+      if (second === undefined) return;
+      glyphs.push(second);
+      numbers.push(set.numbers[i]);
+    });
+    if (glyphs.length > 0) pairs.set(first, { glyphs, numbers });
   }
   return pairs.size > 0 ? { ...subtable, pairs } : undefined;
 }
@@ -151,12 +189,11 @@ function keptClassPairs(subtable: ClassPairs, map: GlyphMap): ClassPairs | undef
   const columnCount = subtable.matrix[0]?.length ?? 0;
   const usedFirsts = usedClasses(coverage, (newId) => firstOf(map.oldIds[newId]), subtable.matrix.length);
   const usedSeconds = usedClasses(map.oldIds, secondOf, columnCount);
-  const numbers = new PairNumbers();
-  const numbered = usedFirsts.map((row) =>
-    Uint32Array.from(usedSeconds, (column) => numbers.of(subtable.matrix[row][column])),
+  const used = usedFirsts.map((row) =>
+    Uint32Array.from(usedSeconds, (column) => subtable.matrix[row][column]),
   );
-  const columns = mergedLines(usedSeconds, (i) => Uint32Array.from(numbered, (row) => row[i]));
-  const rows = mergedLines(usedFirsts, (i) => numbered[i]);
+  const columns = mergedLines(usedSeconds, (i) => Uint32Array.from(used, (row) => row[i]));
+  const rows = mergedLines(usedFirsts, (i) => used[i]);
   if (rows.lines.length === 0 || columns.lines.length === 0) return undefined;
   const firstClasses = new Map<number, number>();
   const covered = coverage.filter((newId) => {
@@ -169,7 +206,9 @@ function keptClassPairs(subtable: ClassPairs, map: GlyphMap): ClassPairs | undef
     const column = columns.numberOf.get(secondOf(oldId));
     if (column) secondClasses.set(newId, column);
   });
-  const matrix = rows.lines.map((row) => columns.lines.map((column) => subtable.matrix[row][column]));
+  const matrix = rows.lines.map((row) =>
+    Uint32Array.from(columns.lines, (column) => subtable.matrix[row][column]),
+  );
   const kept: ClassPairs = { ...subtable, coverage: covered, firstClasses, secondClasses, matrix };
   return covered.length > 0 ? kept : undefined;
 }
@@ -208,16 +247,19 @@ export function withoutIdlePairs(subtable: PairAdjustment): PairAdjustment | und
   if (subtable.consumesSecond) return subtable;
   if (subtable.kind === 'glyph pairs') {
     const pairs: GlyphPairs['pairs'] = new Map();
-    for (const [first, seconds] of subtable.pairs) {
-      const kept = new Map([...seconds].filter(([, value]) => !value.isIdle));
-      if (kept.size > 0) pairs.set(first, kept);
+    for (const [first, { glyphs, numbers }] of subtable.pairs) {
+      const moving = {
+        glyphs: glyphs.filter((_, i) => numbers[i] !== 0),
+        numbers: numbers.filter((number) => number !== 0),
+      };
+      if (moving.glyphs.length > 0) pairs.set(first, moving);
     }
     return pairs.size > 0 ? { ...subtable, pairs } : undefined;
   }
   const rowOf = (glyph: number) => subtable.firstClasses.get(glyph) ?? 0;
   const numbers = new Map<number, number>();
   subtable.matrix.forEach((row, i) => {
-    if (!row.every((pair) => pair.isIdle)) numbers.set(i, numbers.size);
+    if (row.some((number) => number !== 0)) numbers.set(i, numbers.size);
   });
   const coverage = subtable.coverage.filter((glyph) => numbers.has(rowOf(glyph)));
   if (coverage.length === 0) return undefined;
@@ -226,90 +268,64 @@ export function withoutIdlePairs(subtable: PairAdjustment): PairAdjustment | und
 }
 
 export function writePairs(subtable: PairAdjustment, context: PositioningContext): Block {
+  const writer = new PairWriter(subtable.values, usedNumbers(subtable), subtable.consumesSecond, context);
   return context.store.keep(
-    subtable.kind === 'glyph pairs' ? writeGlyphPairs(subtable, context) : writeClassPairs(subtable, context),
+    subtable.kind === 'glyph pairs'
+      ? writeGlyphPairs(subtable, writer, context)
+      : writeClassPairs(subtable, writer, context),
   );
 }
 
-/** Each value once; few values make many pairs. */
-function valuesOf(subtable: PairAdjustment): Set<PairValue> {
-  const values = new Set<PairValue>();
-  if (subtable.kind === 'glyph pairs') {
-    for (const seconds of subtable.pairs.values()) for (const value of seconds.values()) values.add(value);
-  } else for (const row of subtable.matrix) for (const value of row) values.add(value);
-  return values;
+/** Numbers of the values that occur. */
+function usedNumbers(subtable: PairAdjustment): number[] {
+  const isUsed = new Uint8Array(subtable.values.length);
+  const lines =
+    subtable.kind === 'class pairs'
+      ? subtable.matrix
+      : Array.from(subtable.pairs.values(), ({ numbers }) => numbers);
+  for (const line of lines) for (let i = 0; i < line.length; i++) isUsed[line[i]] = 1;
+  const used: number[] = [];
+  for (let number = 0; number < isUsed.length; number++) if (isUsed[number]) used.push(number);
+  return used;
 }
 
-/** Writes the values of a subtable, each in the formats that hold all of them. */
-class ValueWriter {
-  /** The second one isn't empty where the second glyph is consumed. */
-  readonly formats: readonly [number, number];
-  /** Values without devices, as they are written. */
-  private readonly written = new Map<PairValue, Uint8Array>();
-
-  constructor(
-    subtable: PairAdjustment,
-    private readonly context: PositioningContext,
-  ) {
-    let [first, second] = [0, 0];
-    for (const value of valuesOf(subtable)) {
-      first |= valueFormatOf(value.first, context.deltaSets);
-      second |= valueFormatOf(value.second, context.deltaSets);
-    }
-    this.formats = [first, second === 0 && subtable.consumesSecond ? valueBit.xAdvance : second];
-  }
-
-  write(block: Block, value: PairValue): void {
-    const known = this.written.get(value);
-    if (known) {
-      block.write(known);
-      return;
-    }
-    const start = block.length;
-    const { store, deltaSets } = this.context;
-    writeValue(block, value.first, this.formats[0], store, deltaSets);
-    writeValue(block, value.second, this.formats[1], store, deltaSets);
-    if (!value.first.devices && !value.second.devices) this.written.set(value, block.bytes().slice(start));
-  }
-}
-
-function writeGlyphPairs(subtable: GlyphPairs, context: PositioningContext): Block {
-  const { pairs } = subtable;
-  const glyphs = [...pairs.keys()].sort(ascending);
-  const values = new ValueWriter(subtable, context);
-  const block = new Block().uint16(1).offset16(writeCoverage(glyphs, context.store));
-  block.uint16Array(values.formats).uint16(glyphs.length);
-  const written = new Map<ReadonlyMap<number, PairValue>, Block>();
-  for (const glyph of glyphs) {
-    const seconds = pairs.get(glyph)!;
-    let set = written.get(seconds);
-    if (!set) written.set(seconds, (set = context.store.keep(writePairSet(seconds, values))));
-    block.offset16(set);
+function writeGlyphPairs({ pairs }: GlyphPairs, writer: PairWriter, context: PositioningContext): Block {
+  const firsts = [...pairs.keys()].sort(ascending);
+  const block = new Block().uint16(1).offset16(writeCoverage(firsts, context.store));
+  block.uint16Array(writer.formats).uint16(firsts.length);
+  const written = new Map<PairSet, Block>();
+  for (const first of firsts) {
+    const set = pairs.get(first)!;
+    let target = written.get(set);
+    if (!target) written.set(set, (target = context.store.keep(writePairSet(set, writer))));
+    block.offset16(target);
   }
   return block;
 }
 
-function writePairSet(pairs: ReadonlyMap<number, PairValue>, values: ValueWriter): Block {
-  const block = new Block(2 + pairs.size * 4).uint16(pairs.size);
-  for (const second of [...pairs.keys()].sort(ascending)) {
-    values.write(block.uint16(second), pairs.get(second)!);
+function writePairSet({ glyphs, numbers }: PairSet, writer: PairWriter): Block {
+  const block = new Block(2 + glyphs.length * 4).uint16(glyphs.length);
+  for (const i of glyphs.map((_, at) => at).sort((a, b) => glyphs[a] - glyphs[b])) {
+    writer.write(block.uint16(glyphs[i]), numbers[i]);
   }
   return block;
 }
 
-function writeClassPairs(subtable: ClassPairs, context: PositioningContext): Block {
-  const { coverage, firstClasses, secondClasses, matrix } = subtable;
-  const { store } = context;
-  const values = new ValueWriter(subtable, context);
+function writeClassPairs(
+  { coverage, firstClasses, secondClasses, matrix }: ClassPairs,
+  writer: PairWriter,
+  { store }: PositioningContext,
+): Block {
   const block = new Block(16 + matrix.length * matrix[0].length * 2)
     .uint16(2)
     .offset16(writeCoverage(coverage, store))
-    .uint16Array(values.formats)
+    .uint16Array(writer.formats)
     .offset16(writeNeededClassDefinition(onlyOf(firstClasses, coverage), store))
     .offset16(writeNeededClassDefinition(secondClasses, store))
     .uint16(matrix.length)
     .uint16(matrix[0].length);
-  for (const row of matrix) for (const value of row) values.write(block, value);
+  for (const row of matrix)
+    for (let column = 0; column < row.length; column++) writer.write(block, row[column]);
   return block;
 }
 
@@ -348,7 +364,8 @@ export function eachVariationInPairs(
   subtable: PairAdjustment,
   visit: (outerIndex: number, innerIndex: number) => void,
 ): void {
-  for (const { first, second } of valuesOf(subtable)) {
+  for (const number of usedNumbers(subtable)) {
+    const { first, second } = subtable.values[number];
     eachVariation(first.devices, visit);
     eachVariation(second.devices, visit);
   }

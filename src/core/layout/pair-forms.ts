@@ -2,28 +2,26 @@
 
 import { bytesKey } from '../bytes/key.js';
 import { ascending } from './coverage.js';
-import type { ClassPairs, GlyphPairs, PairAdjustment } from './pair-adjustment.js';
-import { noPair, PairNumbers, type PairValue } from './pair-value.js';
+import type { ClassPairs, GlyphPairs, PairAdjustment, PairSet } from './pair-adjustment.js';
 
 /** The subtable in both formats, where both would do the same, to choose the smaller one. @param last of its lookup */
 export function pairForms(subtable: PairAdjustment, last: boolean): PairAdjustment[] {
   if (!last || subtable.consumesSecond) return [subtable];
   if (subtable.kind === 'glyph pairs') return [subtable, asClassPairs(subtable)];
-  const { coverage, firstClasses, secondClasses, matrix } = subtable;
+  const { coverage, firstClasses, secondClasses, matrix, values } = subtable;
   // Pairs with glyphs of class 0 are those with all other glyphs; they can't be listed.
-  if (matrix.some((row) => !row[0].isIdle)) return [subtable];
+  if (matrix.some((row) => row[0] !== 0)) return [subtable];
   if (leastGlyphPairs(subtable) > mostClassPairs(subtable)) return [subtable];
-  const listed = matrix.map((row) => {
-    const moving = new Map<number, PairValue>();
-    for (const [second, column] of secondClasses) if (!row[column].isIdle) moving.set(second, row[column]);
-    return moving;
+  const listed = matrix.map((row): PairSet => {
+    const glyphs = [...secondClasses.keys()].filter((second) => row[secondClasses.get(second)!] !== 0);
+    return { glyphs, numbers: glyphs.map((second) => row[secondClasses.get(second)!]) };
   });
   const pairs: GlyphPairs['pairs'] = new Map();
   for (const glyph of coverage) {
     const moving = listed[firstClasses.get(glyph) ?? 0];
-    if (moving.size > 0) pairs.set(glyph, moving);
+    if (moving.glyphs.length > 0) pairs.set(glyph, moving);
   }
-  return [subtable, { kind: 'glyph pairs', consumesSecond: false, pairs }];
+  return [subtable, { kind: 'glyph pairs', consumesSecond: false, values, pairs }];
 }
 
 /** Values that are stored at least, where those of each row are listed for its second glyphs. */
@@ -32,7 +30,7 @@ function leastGlyphPairs({ secondClasses, matrix }: ClassPairs): number {
   for (const column of secondClasses.values()) sizes[column]++;
   let values = 0;
   for (const row of matrix) {
-    for (let column = 0; column < row.length; column++) if (!row[column].isIdle) values += sizes[column];
+    for (let column = 0; column < row.length; column++) if (row[column] !== 0) values += sizes[column];
   }
   return values;
 }
@@ -43,25 +41,25 @@ function mostClassPairs({ firstClasses, secondClasses, matrix }: ClassPairs): nu
 }
 
 /** First glyphs with the same pairs make a class, and so do second glyphs. */
-function asClassPairs({ pairs }: GlyphPairs): ClassPairs {
+function asClassPairs({ pairs, values }: GlyphPairs): ClassPairs {
   const coverage = [...pairs.keys()].sort(ascending);
   const seconds = secondGlyphs(pairs);
   const columnOf = new Map(seconds.map((glyph, i) => [glyph, i]));
-  const numbers = new PairNumbers();
   const rows = coverage.map((first) => {
     const row = new Uint32Array(seconds.length);
-    for (const [second, value] of pairs.get(first)!) row[columnOf.get(second)!] = numbers.of(value);
+    const { glyphs, numbers } = pairs.get(first)!;
+    for (let i = 0; i < glyphs.length; i++) row[columnOf.get(glyphs[i])!] = numbers[i];
     return row;
   });
   const firsts = classesOf(coverage, (i) => rows[i], 0);
   const columns = classesOf(seconds, (i) => Uint32Array.from(firsts.examples, (row) => rows[row][i]), 1);
-  const matrix = firsts.examples.map((row) => {
-    const values = pairs.get(coverage[row])!;
-    return [noPair, ...columns.examples.map((column) => values.get(seconds[column]) ?? noPair)];
-  });
+  const matrix = firsts.examples.map((row) =>
+    Uint32Array.from([0, ...columns.examples.map((column) => rows[row][column])]),
+  );
   return {
     kind: 'class pairs',
     consumesSecond: false,
+    values,
     coverage,
     firstClasses: firsts.classes,
     secondClasses: columns.classes,
@@ -71,7 +69,7 @@ function asClassPairs({ pairs }: GlyphPairs): ClassPairs {
 
 function secondGlyphs(pairs: GlyphPairs['pairs']): number[] {
   const seconds = new Set<number>();
-  for (const values of pairs.values()) for (const second of values.keys()) seconds.add(second);
+  for (const { glyphs } of pairs.values()) for (const second of glyphs) seconds.add(second);
   return [...seconds].sort(ascending);
 }
 

@@ -1,84 +1,126 @@
-// OpenType: GPOS, LookupType 2: the values of a pair
+// OpenType: GPOS, LookupType 2: the values of pairs
 
+import { Block } from '../bytes/blocks.js';
 import { bytesKey } from '../bytes/key.js';
 import type { Reader } from '../bytes/reader.js';
+import type { PositioningContext } from './positioning.js';
 import {
   deviceBits,
   isNoValue,
   noValue,
   readValue,
+  valueBit,
+  valueFormatOf,
   valueKey,
   valueSize,
+  writeValue,
   type Value,
 } from './value-record.js';
 
 /** What a pair of glyphs is moved by. */
-export class PairValue {
-  /** Whether it never moves anything. */
-  readonly isIdle: boolean;
+export interface PairValue {
+  first: Value;
+  second: Value;
+}
 
-  constructor(
-    readonly first: Value,
-    readonly second: Value,
-  ) {
-    this.isIdle = isNoValue(first) && isNoValue(second);
+/** Few values make many pairs: each is in the list once, and pairs have its number. Number 0 moves nothing. */
+export type PairValues = readonly PairValue[];
+
+export const noPair: PairValue = { first: noValue, second: noValue };
+
+/** Numbers values as they are met. */
+export class PairNumbers {
+  readonly values: PairValue[] = [noPair];
+  private readonly numbers = new Map<string | number, number>();
+
+  of(pair: PairValue): number {
+    if (isNoValue(pair.first) && isNoValue(pair.second)) return 0;
+    const key = keyOf(pair);
+    let number = this.numbers.get(key);
+    if (number === undefined) this.numbers.set(key, (number = this.values.push(pair) - 1));
+    return number;
   }
 }
 
-export const noPair = new PairValue(noValue, noValue);
+/** Most pairs move the first advance alone; a number tells those apart sooner than a text does. */
+function keyOf({ first, second }: PairValue): string | number {
+  const [xPlacement, yPlacement, xAdvance, yAdvance] = first.values;
+  const isAdvance = second === noValue && !first.devices && xPlacement === 0 && yPlacement === 0;
+  return isAdvance && yAdvance === 0 ? xAdvance : `${valueKey(first)}|${valueKey(second)}`;
+}
 
 /**
- * Reads a pair at the reader's position. Few values make many pairs: equal ones are the same object.
+ * Reads the number of a pair at the reader's position.
  *
+ * @param varies whether the font has axes
  * @returns a function of where offsets count from
  */
-export function pairReader(reader: Reader, format1: number, format2: number): (start: number) => PairValue {
+export function pairReader(
+  reader: Reader,
+  [format1, format2]: readonly [number, number],
+  numbers: PairNumbers,
+  varies: boolean,
+): (start: number) => number {
   const size = valueSize(format1) + valueSize(format2);
-  const hasDevices = ((format1 | format2) & deviceBits) !== 0;
-  const known = new Map<number | string, PairValue>();
-  const knownByValue = new Map<string, PairValue>();
-  const read = (start: number) => {
-    const first = readValue(reader, format1, start);
-    const second = readValue(reader, format2, start);
-    return first === noValue && second === noValue ? noPair : new PairValue(first, second);
-  };
-  const keyAtPosition = () => {
-    if (size === 2) return reader.uint16();
-    return size === 4 ? reader.uint32() : bytesKey(reader.take(size));
-  };
-  let knownFrom: number | undefined;
+  const read = (start: number) =>
+    numbers.of({
+      first: readValue(reader, format1, start, varies),
+      second: readValue(reader, format2, start, varies),
+    });
+  // Equal devices may stand at different offsets, so that bytes don't tell.
+  if ((format1 | format2) & deviceBits) return read;
+  const known = new Map<number | string, number>();
   return (start) => {
-    // Offsets of devices count from there.
-    if (hasDevices && start !== knownFrom) known.clear();
-    knownFrom = start;
     const { position } = reader;
-    const key = keyAtPosition();
-    let pair = known.get(key);
-    if (!pair) {
+    const key = size === 2 ? reader.uint16() : size === 4 ? reader.uint32() : bytesKey(reader.take(size));
+    let number = known.get(key);
+    if (number === undefined) {
       reader.seek(position);
-      pair = read(start);
-      if (hasDevices) pair = sameAs(pair, knownByValue);
-      known.set(key, pair);
+      known.set(key, (number = read(start)));
     }
-    return pair;
+    return number;
   };
 }
 
-/** Equal devices may stand at different offsets, so that only what they say tells. */
-function sameAs(pair: PairValue, known: Map<string, PairValue>): PairValue {
-  const key = `${valueKey(pair.first)}|${valueKey(pair.second)}`;
-  const same = known.get(key);
-  if (!same) known.set(key, pair);
-  return same ?? pair;
-}
+/** Writes the values of a subtable, each in the formats that hold all of them. */
+export class PairWriter {
+  /** The second one isn't empty where the second glyph is consumed. */
+  readonly formats: readonly [number, number];
+  private readonly size: number;
+  /** Values without devices, as they are written. */
+  private readonly written: (Uint8Array | undefined)[] = [];
 
-/** Numbers pairs as they are met, `noPair` as 0, so that rows and columns of them can be compared. */
-export class PairNumbers {
-  private readonly numbers = new Map([[noPair, 0]]);
+  /** @param used the numbers of those that occur */
+  constructor(
+    private readonly values: PairValues,
+    used: Iterable<number>,
+    consumesSecond: boolean,
+    private readonly context: PositioningContext,
+  ) {
+    let [first, second] = [0, 0];
+    for (const number of used) {
+      first |= valueFormatOf(values[number].first, context.deltaSets);
+      second |= valueFormatOf(values[number].second, context.deltaSets);
+    }
+    this.formats = [first, second === 0 && consumesSecond ? valueBit.xAdvance : second];
+    this.size = valueSize(this.formats[0]) + valueSize(this.formats[1]);
+  }
 
-  of(pair: PairValue): number {
-    let number = this.numbers.get(pair);
-    if (number === undefined) this.numbers.set(pair, (number = this.numbers.size));
-    return number;
+  write(block: Block, number: number): void {
+    const known = this.written[number];
+    if (!known) this.writeAnew(block, number);
+    else {
+      const room = block.claim(this.size);
+      for (let i = 0; i < known.length; i++) room[i] = known[i];
+    }
+  }
+
+  private writeAnew(block: Block, number: number): void {
+    const { first, second } = this.values[number];
+    const { store, deltaSets } = this.context;
+    const start = block.length;
+    writeValue(block, first, this.formats[0], store, deltaSets);
+    writeValue(block, second, this.formats[1], store, deltaSets);
+    if (!first.devices && !second.devices) this.written[number] = block.bytes().slice(start);
   }
 }

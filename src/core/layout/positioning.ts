@@ -4,13 +4,14 @@ import { Block, type BlockStore } from '../bytes/blocks.js';
 import type { Reader } from '../bytes/reader.js';
 import { ascending, readCoverage, writeCoverage } from './coverage.js';
 import type { DeltaSetMap } from './device.js';
-import type { GlyphFilter, GlyphMap } from './glyph-map.js';
+import type { GlyphFilter, GlyphMap, Scope } from './glyph-map.js';
 import {
   eachVariation,
   readAnchor,
   readValue,
   valueFormatOf,
   valueKey,
+  valueSize,
   writeAnchor,
   writeValue,
   type Anchor,
@@ -49,15 +50,15 @@ export interface MarkToLigatureAttachment {
 
 export type Positioning = SingleAdjustment | CursiveAttachment | MarkAttachment | MarkToLigatureAttachment;
 
-/** @param type 1 or 3 to 6 @param has which glyphs matter */
-export function readPositioning(reader: Reader, start: number, type: number, has: GlyphFilter): Positioning {
-  if (type === 1) return readSingleAdjustment(reader, start);
+/** @param type 1 or 3 to 6 */
+export function readPositioning(reader: Reader, start: number, type: number, scope: Scope): Positioning {
+  if (type === 1) return readSingleAdjustment(reader, start, scope);
   const format = reader.seek(start).uint16();
   if (format !== 1) throw reader.damaged(`format ${format} of this lookup type is not known`, start);
-  return type === 3 ? readCursive(reader, start, has) : readMarks(reader, start, type, has);
+  return type === 3 ? readCursive(reader, start, scope) : readMarks(reader, start, type, scope);
 }
 
-function readSingleAdjustment(reader: Reader, start: number): SingleAdjustment {
+function readSingleAdjustment(reader: Reader, start: number, { has, varies }: Scope): SingleAdjustment {
   const format = reader.seek(start).uint16();
   if (format !== 1 && format !== 2)
     throw reader.damaged(`format ${format} of this lookup type is not known`, start);
@@ -65,26 +66,31 @@ function readSingleAdjustment(reader: Reader, start: number): SingleAdjustment {
   const valueFormat = reader.seek(start + 4).uint16();
   const values = new Map<number, Value>();
   if (format === 1) {
-    const value = readValue(reader, valueFormat, start);
-    for (const glyph of coverage) values.set(glyph, value);
+    const value = readValue(reader, valueFormat, start, varies);
+    for (const glyph of coverage) if (has(glyph)) values.set(glyph, value);
   } else {
     const count = Math.min(reader.uint16(), coverage.length);
-    for (let i = 0; i < count; i++) values.set(coverage[i], readValue(reader, valueFormat, start));
+    const [at, size] = [reader.position, valueSize(valueFormat)];
+    for (let i = 0; i < count; i++) {
+      if (!has(coverage[i])) continue;
+      reader.seek(at + i * size);
+      values.set(coverage[i], readValue(reader, valueFormat, start, varies));
+    }
   }
   return { kind: 'single adjustment', values };
 }
 
-const anchorAt = (reader: Reader, start: number, offset: number) =>
-  offset === 0 ? undefined : readAnchor(reader, start + offset);
+const anchorAt = (reader: Reader, start: number, offset: number, varies: boolean) =>
+  offset === 0 ? undefined : readAnchor(reader, start + offset, varies);
 
-function readCursive(reader: Reader, start: number, has: GlyphFilter): CursiveAttachment {
+function readCursive(reader: Reader, start: number, { has, varies }: Scope): CursiveAttachment {
   const coverage = readCoverage(reader, start + reader.seek(start + 2).uint16());
   const offsets = reader.seek(start + 4).uint16Array(reader.uint16() * 2);
   const glyphs: CursiveAttachment['glyphs'] = new Map();
   coverage.slice(0, offsets.length / 2).forEach((glyph, i) => {
     if (!has(glyph)) return;
-    const entry = anchorAt(reader, start, offsets[i * 2]);
-    const exit = anchorAt(reader, start, offsets[i * 2 + 1]);
+    const entry = anchorAt(reader, start, offsets[i * 2], varies);
+    const exit = anchorAt(reader, start, offsets[i * 2 + 1], varies);
     glyphs.set(glyph, { ...(entry && { entry }), ...(exit && { exit }) });
   });
   return { kind: 'cursive', glyphs };
@@ -94,7 +100,7 @@ function readMarks(
   reader: Reader,
   start: number,
   type: number,
-  has: GlyphFilter,
+  { has, varies }: Scope,
 ): MarkAttachment | MarkToLigatureAttachment {
   const [markCoverage, baseCoverage, classCount, markArray, baseArray] = reader
     .seek(start + 2)
@@ -106,7 +112,7 @@ function readMarks(
     .slice(0, records.length / 2)
     .forEach((glyph, i) => {
       if (!has(glyph) || records[i * 2] >= classCount) return;
-      const anchor = anchorAt(reader, markAt, records[i * 2 + 1]);
+      const anchor = anchorAt(reader, markAt, records[i * 2 + 1], varies);
       marks.set(glyph, { markClass: records[i * 2], ...(anchor && { anchor }) });
     });
   const bases = readCoverage(reader, start + baseCoverage);
@@ -115,7 +121,8 @@ function readMarks(
     const kind = type === 4 ? 'mark to base' : 'mark to mark';
     const matrix = reader.seek(baseAt).uint16Array(reader.uint16() * classCount);
     const count = classCount === 0 ? 0 : Math.min(bases.length, matrix.length / classCount);
-    const rowAt = (i: number) => anchorRow(reader, baseAt, matrix, i, classCount);
+    const rowAt = (i: number) =>
+      anchorRow(reader, baseAt, matrix.subarray(i * classCount, (i + 1) * classCount), varies);
     return { kind, classCount, marks, bases: matrixRows(bases, count, has, rowAt) };
   }
   const offsets = reader.seek(baseAt).uint16Array(reader.uint16());
@@ -124,7 +131,7 @@ function readMarks(
     const matrix = reader.seek(at).uint16Array(reader.uint16() * classCount);
     const components = classCount === 0 ? 0 : matrix.length / classCount;
     return Array.from({ length: components }, (_, component) =>
-      anchorRow(reader, at, matrix, component, classCount),
+      anchorRow(reader, at, matrix.subarray(component * classCount, (component + 1) * classCount), varies),
     );
   });
   return { kind: 'mark to ligature', classCount, marks, ligatures };
@@ -142,10 +149,8 @@ function matrixRows<Row>(
   return rows;
 }
 
-const anchorRow = (reader: Reader, start: number, matrix: Uint16Array, row: number, classCount: number) =>
-  Array.from(matrix.subarray(row * classCount, (row + 1) * classCount), (offset) =>
-    anchorAt(reader, start, offset),
-  );
+const anchorRow = (reader: Reader, start: number, offsets: Uint16Array, varies: boolean) =>
+  Array.from(offsets, (offset) => anchorAt(reader, start, offset, varies));
 
 /** What is left of a subtable where some glyphs go; undefined where nothing is. */
 export function keptPositioning(subtable: Positioning, map: GlyphMap): Positioning | undefined {

@@ -23,20 +23,34 @@ export function valueSize(format: number): number {
   return size;
 }
 
-/** Reads the record at the reader's position. @param start where offsets count from */
-export function readValue(reader: Reader, format: number, start: number): Value {
+/**
+ * Reads the record at the reader's position.
+ *
+ * @param start where offsets count from
+ * @param varies whether the font has axes
+ * @returns `noValue` where nothing moves
+ */
+export function readValue(reader: Reader, format: number, start: number, varies: boolean): Value {
   if (format === 0) return noValue;
   const values: [number, number, number, number] = [0, 0, 0, 0];
-  for (let i = 0; i < 4; i++) if (format & (1 << i)) values[i] = reader.int16();
-  const offsets = [0, 0, 0, 0];
-  for (let i = 0; i < 4; i++) if (format & (16 << i)) offsets[i] = reader.uint16();
-  if (offsets.every((offset) => offset === 0)) {
-    return values.every((value) => value === 0) ? noValue : { values };
+  let moves = false;
+  for (let i = 0; i < 4; i++) {
+    if (format & (1 << i) && (values[i] = reader.int16()) !== 0) moves = true;
   }
-  const { position } = reader;
-  const devices = offsets.map((offset) => (offset === 0 ? undefined : readDevice(reader, start + offset)));
-  reader.seek(position);
-  return { values, devices };
+  let devices: (Device | undefined)[] | undefined;
+  if (format & deviceBits) {
+    const { position } = reader;
+    for (let i = 0, at = position; i < 4; i++) {
+      if (!(format & (16 << i))) continue;
+      const offset = reader.seek(at).uint16();
+      at += 2;
+      const device = offset === 0 ? undefined : readDevice(reader, start + offset, varies);
+      if (device) (devices ??= [undefined, undefined, undefined, undefined])[i] = device;
+    }
+    reader.seek(position).skip(valueSize(format & deviceBits));
+  }
+  if (devices) return { values, devices };
+  return moves ? { values } : noValue;
 }
 
 /** Whether a value never moves anything. */
@@ -79,8 +93,8 @@ export interface Anchor {
   devices?: readonly [Device | undefined, Device | undefined];
 }
 
-/** @param offset 0 for none */
-export function readAnchor(reader: Reader, offset: number): Anchor {
+/** @param varies whether the font has axes */
+export function readAnchor(reader: Reader, offset: number, varies: boolean): Anchor {
   const format = reader.seek(offset).uint16();
   if (format < 1 || format > 3) throw reader.damaged(`format ${format} of anchors is not known`, offset);
   const x = reader.int16();
@@ -88,7 +102,7 @@ export function readAnchor(reader: Reader, offset: number): Anchor {
   if (format === 1) return { x, y };
   if (format === 2) return { x, y, anchorPoint: reader.uint16() };
   const [xDevice, yDevice] = [reader.uint16(), reader.uint16()];
-  const device = (at: number) => (at === 0 ? undefined : readDevice(reader, offset + at));
+  const device = (at: number) => (at === 0 ? undefined : readDevice(reader, offset + at, varies));
   const devices = [device(xDevice), device(yDevice)] as const;
   return devices.some(Boolean) ? { x, y, devices } : { x, y };
 }
