@@ -11,6 +11,10 @@ const modulesOnly = ['parse5', 'entities'];
 const packageOf = (id) => id.split('/')[0];
 const isPackage = (id) => /^(@?[a-z]|node:)/.test(id) && !id.startsWith('dist/');
 
+const fromPromises = ['cp', 'mkdir', 'mkdtemp', 'readFile', 'readdir', 'rename', 'rm', 'stat', 'writeFile']
+  .map((name) => `export const ${name} = (...values) => fs.promises.${name}(...values);\n`)
+  .join('');
+
 /**
  * What of Node takes time at every start and isn't needed. Commander starts other programs for commands that we don't
  * have. A module of `process` makes all its streams.
@@ -18,6 +22,8 @@ const isPackage = (id) => /^(@?[a-z]|node:)/.test(id) && !id.startsWith('dist/')
 const lighter = {
   'node:child_process': 'export default {};',
   'node:process': 'export default globalThis.process;',
+  // Where only a little of it is used, it is loaded when that is called.
+  'node:fs/promises': `import fs from 'node:fs';\n${fromPromises}`,
 };
 const lighterBuiltins = {
   name: 'lighter-builtins',
@@ -56,7 +62,8 @@ const files = {
 const fileOf = (id) => Object.keys(files).find((name) => files[name].some((pattern) => pattern.test(id)));
 
 export default {
-  input: { 'dense-glyph': 'dist/cli/main.js' },
+  // The first one loads the second.
+  input: { 'dense-glyph': 'dist/cli/start.js', main: 'dist/cli/main.js' },
   external: (id) =>
     isPackage(id) && ![...inlined, ...modulesOnly].includes(packageOf(id)) && !(id in lighter),
   plugins: [

@@ -78,7 +78,7 @@ async function convert(fonts: string[], options: ConvertOptions, terminal: Termi
   // Nothing is written before everything could be converted.
   const { writeWhole } = await import('../kit/write.js');
   for (const { outputs } of conversions) {
-    for (const { path, bytes } of outputs) await writeWhole(path, bytes);
+    for (const { path, bytes } of outputs) writeWhole(path, bytes);
   }
   tell(reporter, conversions, terminal.folder);
 }

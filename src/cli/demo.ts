@@ -96,7 +96,7 @@ async function linkPages(site: string, kit: string): Promise<string[]> {
   for (const page of pages.sort()) {
     const path = join(site, page);
     const base = `${posix.relative(posix.dirname(page), kit)}/`;
-    await writeWhole(path, insertIntoHead(await readFile(path, 'utf8'), head(base)));
+    writeWhole(path, insertIntoHead(await readFile(path, 'utf8'), head(base)));
   }
   return pages;
 }

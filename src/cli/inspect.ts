@@ -54,7 +54,7 @@ async function inspect(fonts: string[], options: InspectOptions, terminal: Termi
   if (!options.page) return;
   const { specimenPage } = await import('../kit/specimen/page.js');
   const { writeWhole } = await import('../kit/write.js');
-  await writeWhole(
+  writeWhole(
     resolve(base, options.page),
     new TextEncoder().encode(specimenPage(sources, woff2, result.families)),
   );

@@ -15,7 +15,10 @@ export const exitCodes = { done: 0, fallsShort: 1, call: 2, input: 3, internal: 
  */
 export async function run(args: readonly string[], streams: Omit<Terminal, 'fallShort'>): Promise<number> {
   let code: number = exitCodes.done;
-  const terminal: Terminal = { ...streams, fallShort: () => (code = exitCodes.fallsShort) };
+  // What the streams say of themselves is asked of them when it is needed.
+  const terminal = Object.create(streams, {
+    fallShort: { value: () => (code = exitCodes.fallsShort) },
+  }) as Terminal;
   try {
     const program = await programFor(args, terminal);
     await program.parseAsync([...args], { from: 'user' });
@@ -38,7 +41,9 @@ async function programFor(args: readonly string[], terminal: Terminal): Promise<
     outputError: () => undefined, // said by `report`
   });
   const asked = args.find((arg, i) => !arg.startsWith('-') && !(i === 0 && arg === 'help'));
-  for (const { name, summary, load } of commands) {
+  // Help lists all of them; a call of one has no use for the others.
+  const called = commands.filter(({ name }) => name === args[0]);
+  for (const { name, summary, load } of called.length > 0 ? called : commands) {
     const command = program
       .command(name)
       .summary(summary)

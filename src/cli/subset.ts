@@ -82,7 +82,7 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
   // Nothing is written before everything could be made.
   const { writeWhole } = await import('../kit/write.js');
   for (const [i, { outputs }] of subsets.entries()) {
-    for (const [k, { bytes }] of outputs.entries()) await writeWhole(made[i].paths[k], bytes);
+    for (const [k, { bytes }] of outputs.entries()) writeWhole(made[i].paths[k], bytes);
   }
   const results = made.map((one, i): MadeSubset => ({ ...one, subset: subsets[i] }));
   reporter.result(documentOf(results, wanted, terminal.folder));

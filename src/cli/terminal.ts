@@ -49,7 +49,7 @@ export class Reporter {
 
   /** What is being done, shown in a terminal once the work has taken half a second. */
   progress(text: string): void {
-    if (!this.terminal.interactive || this.options.quiet || Date.now() - this.start < 500) return;
+    if (this.options.quiet || Date.now() - this.start < 500 || !this.terminal.interactive) return;
     this.clear();
     this.terminal.err(text.slice(0, this.terminal.columns - 1));
     this.shown = true;

@@ -1,3 +1,4 @@
+import { mkdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { basename, dirname, join, relative } from 'node:path';
 import { DenseGlyphError } from '../core/errors.js';
@@ -6,15 +7,15 @@ import { DenseGlyphError } from '../core/errors.js';
 const beside = (path: string, what: string) =>
   join(dirname(path), `.${basename(path)}.${what}-${Math.random().toString(36).slice(2, 10)}`);
 
-/** Writes a file as a whole or not at all. */
-export async function writeWhole(path: string, bytes: Uint8Array | string): Promise<void> {
+/** Writes a file as a whole or not at all. At once, as loading the other way takes longer than most files. */
+export function writeWhole(path: string, bytes: Uint8Array | string): void {
   const temporary = beside(path, 'new');
-  await mkdir(dirname(path), { recursive: true });
+  mkdirSync(dirname(path), { recursive: true });
   try {
-    await writeFile(temporary, bytes);
-    await rename(temporary, path);
+    writeFileSync(temporary, bytes);
+    renameSync(temporary, path);
   } catch (cause) {
-    await rm(temporary, { force: true });
+    rmSync(temporary, { force: true });
     throw cause;
   }
 }

@@ -44,7 +44,7 @@ export function layoutOf(
   };
   const bytes = writeLayout(kept, { hinted: true });
   const tables = new Map([
-    [tag as string, bytes],
+    [tag, bytes],
     ['fvar', new Uint8Array()],
   ]);
   return readLayoutTable(fontOf('truetype', tables), tag)!;

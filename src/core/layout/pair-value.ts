@@ -1,6 +1,6 @@
 // OpenType: GPOS, LookupType 2: the values of pairs
 
-import { Block } from '../bytes/blocks.js';
+import type { Block } from '../bytes/blocks.js';
 import { bytesKey } from '../bytes/key.js';
 import type { Reader } from '../bytes/reader.js';
 import type { PositioningContext } from './positioning.js';
@@ -62,11 +62,13 @@ export function pairReader(
   varies: boolean,
 ): (start: number) => number {
   const size = valueSize(format1) + valueSize(format2);
-  const read = (start: number) =>
-    numbers.of({
+  const read = (start: number) => {
+    if (isEmpty(reader, size)) return 0;
+    return numbers.of({
       first: readValue(reader, format1, start, varies),
       second: readValue(reader, format2, start, varies),
     });
+  };
   // Equal devices may stand at different offsets, so that bytes don't tell.
   if ((format1 | format2) & deviceBits) return read;
   const known = new Map<number | string, number>();
@@ -80,6 +82,14 @@ export function pairReader(
     }
     return number;
   };
+}
+
+/** Whether the next bytes are zeros, as they are for most pairs of classes; if so, they are skipped. */
+function isEmpty(reader: Reader, size: number): boolean {
+  const { bytes, position } = reader;
+  for (let at = position; at < position + size; at++) if (bytes[at] !== 0) return false;
+  reader.skip(size);
+  return true;
 }
 
 /** Writes the values of a subtable, each in the formats that hold all of them. */

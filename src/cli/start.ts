@@ -1,0 +1,110 @@
+#!/usr/bin/env node
+/**
+ * Starts the program. Node compiles its files anew in every run, which takes a fifth of a short one; what comes of it is
+ * kept in the user's folder for caches, one file a command, and used while the program's files are what they were.
+ * Nothing of it shows: without a folder to write to, or with NODE_DISABLE_COMPILE_CACHE set, all files are compiled.
+ */
+import { mkdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { homedir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { constants, Script } from 'node:vm';
+
+const folder = dirname(fileURLToPath(import.meta.url));
+const nodeRequire = createRequire(import.meta.url);
+
+/** What tells a file of the program from an earlier one of the same name; its content would take longer to compare. */
+function keyOf(path: string): string {
+  const { size, mtimeMs, ctimeMs } = statSync(path);
+  return [path, size, mtimeMs, ctimeMs].join(' ');
+}
+
+/** Of this command and this version of Node. V8 refuses by itself what another version or other flags have made. */
+function cacheFile(): string {
+  const { XDG_CACHE_HOME, LOCALAPPDATA } = process.env;
+  const system: Partial<Record<NodeJS.Platform, string | undefined>> = {
+    win32: LOCALAPPDATA,
+    darwin: join(homedir(), 'Library', 'Caches'),
+  };
+  const caches = XDG_CACHE_HOME || (system[process.platform] ?? join(homedir(), '.cache'));
+  const command = process.argv[2] ?? '';
+  const name = /^[a-z]{1,20}$/.test(command) ? command : 'other';
+  return join(caches, 'dense-glyph', `${name}-${process.version}-${process.arch}.bin`);
+}
+
+/** Compiled code by key: a line of keys and lengths, then the code itself. */
+function readCache(path: string): Map<string, Uint8Array> {
+  const cache = new Map<string, Uint8Array>();
+  try {
+    const bytes = readFileSync(path);
+    let at = bytes.indexOf('\n') + 1;
+    for (const [key, length] of JSON.parse(bytes.toString('utf8', 0, at)) as [string, number][]) {
+      cache.set(key, bytes.subarray(at, at + length));
+      at += length;
+    }
+  } catch {
+    // There is none yet, or it is damaged; it will be written anew.
+  }
+  return cache;
+}
+
+function writeCache(path: string, scripts: ReadonlyMap<string, Script>): void {
+  const temporary = `${path}.${process.pid}`;
+  try {
+    const code = Array.from(scripts, ([key, script]) => [key, script.createCachedData()] as const);
+    const keys = code.map(([key, data]) => [key, data.length]);
+    mkdirSync(dirname(path), { recursive: true, mode: 0o700 });
+    writeFileSync(
+      temporary,
+      Buffer.concat([Buffer.from(`${JSON.stringify(keys)}\n`), ...code.map(([, data]) => data)]),
+      {
+        mode: 0o600,
+      },
+    );
+    renameSync(temporary, path);
+  } catch {
+    rmSync(temporary, { force: true });
+  }
+}
+
+/** A loader of the files beside this one, which are CommonJS. */
+function cachingLoader(path: string): (file: string) => unknown {
+  const cache = readCache(path);
+  const scripts = new Map<string, Script>();
+  const modules = new Map<string, { exports: unknown }>();
+  let isStale = false;
+  const load = (file: string): unknown => {
+    const known = modules.get(file);
+    if (known) return known.exports;
+    const module = { exports: {} };
+    modules.set(file, module);
+    const filename = join(folder, file);
+    const key = keyOf(filename);
+    const cachedData = cache.get(key);
+    const source = `(function (exports, require, module, __filename, __dirname) {${readFileSync(filename, 'utf8')}\n})`;
+    const script = new Script(source, {
+      filename,
+      ...(cachedData ? { cachedData } : {}),
+      importModuleDynamically: constants.USE_MAIN_CONTEXT_DEFAULT_LOADER,
+    });
+    scripts.set(key, script);
+    if (!cachedData || script.cachedDataRejected) isStale = true;
+    const run = script.runInThisContext() as (...args: unknown[]) => void;
+    const require = (id: string) => (id.startsWith('./') ? load(id.slice(2)) : (nodeRequire(id) as unknown));
+    run.call(module.exports, module.exports, require, module, filename, folder);
+    return module.exports;
+  };
+  // Functions that were compiled on the way are kept as well, so it is written last.
+  process.once('exit', (code) => {
+    if (isStale && code <= 1) writeCache(path, scripts);
+  });
+  return load;
+}
+
+const { NODE_DISABLE_COMPILE_CACHE, NODE_V8_COVERAGE } = process.env;
+/** Nodes before 20.12 can't load modules from files that were compiled like this. */
+const canCache =
+  (constants as object | undefined) !== undefined && !NODE_DISABLE_COMPILE_CACHE && !NODE_V8_COVERAGE;
+if (canCache) cachingLoader(cacheFile())('main.js');
+else nodeRequire('./main.js');
