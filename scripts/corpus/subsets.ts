@@ -80,7 +80,10 @@ export async function trySubsets(
         subsetFont(font, { characters, ...shared, hinting: 'keep' }).font;
       const made = [subset.font, hinted(wanted)];
       if (lettered && font.has('glyf') && !font.has('fpgm') && !font.has('prep')) {
-        const more = parseUnicodeRanges(measuredLetters);
+        const available = mappedCharacters(font);
+        const more = new CodePointSet(
+          codePointsIn(parseUnicodeRanges(measuredLetters)).filter((c) => available.has(c)),
+        );
         more.addAll(wanted);
         made.push(hinted(more));
       }

@@ -214,6 +214,7 @@ describe('bad input', () => {
     ['a font cut inside its directory', ttf.subarray(0, 60), 'directory-wrong', 'lists 14 tables'],
     ['an offset out of the file', patched(ttf, 12 + 8, 0x7f), 'directory-wrong', 'past the end of the file'],
     ['a count of tables that no font has', patched(ttf, 4, 0xff), 'directory-wrong', 'counts 65294 tables'],
+    ['a table listed twice', patched(ttf, 28, ...ttf.subarray(12, 28)), 'directory-wrong', 'twice'],
     ['a WOFF2 that says it is longer', patched(woff2, 8, 1), 'file-cut', 'the header says'],
     [
       'a WOFF2 that says its data is longer',
@@ -256,6 +257,11 @@ describe('bad input', () => {
     const reading = readAll(bytes);
     await expect(reading).rejects.toMatchObject({ code });
     await expect(reading).rejects.toThrow(reason);
+  });
+
+  test('a signature listed twice, as real fonts do, is no damage', () => {
+    const twice = patched(patched(ttf, 12, ...text('DSIG')), 28, ...text('DSIG'));
+    expect(openFont(twice).font.tags.filter((tag) => tag === 'DSIG')).toHaveLength(1);
   });
 
   test.each([

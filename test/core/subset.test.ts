@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { Reader } from '#src/core/bytes/reader.js';
 import { openFont, writeFont } from '#src/core/containers/index.js';
 import { DenseGlyphError } from '#src/core/errors.js';
+import { markClass, readGdef, writeGdef } from '#src/core/layout/gdef.js';
 import { overlongKernPairs } from '#src/core/layout/kern.js';
 import { readLayoutTable } from '#src/core/layout/layout-table.js';
 import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
@@ -255,7 +256,29 @@ describe('what stays', () => {
     ]);
     const arabic = fontOf('truetype', tables.set('cmap', mapping([0x641])));
     expect(() => cut(arabic, '\u0641')).toThrow(/joins letters, .* \(morx\)/);
+    expect(cut(odd, 'a\u0641').characters.missing).toEqual([0x641]); // it has no letter to join
     expect(cut(sans, 'a').changes).toEqual([]);
+  });
+
+  test('that tables are there stays true where shaping goes by it, though nothing is left in them', () => {
+    const quote = cmap.glyphIdOf(sans.table(cmap), 0x2019);
+    const gdef = {
+      glyphClasses: new Map([[quote, markClass]]),
+      markAttachmentClasses: new Map(),
+      markGlyphSets: [],
+    };
+    const odd = fontOf('truetype', sans.tables().set('GDEF', writeGdef(gdef, false)!));
+    const leave = [...new Set(readLayoutTable(sans, 'GPOS')!.features.map(({ tag }) => tag))];
+    const left = (text: string) => {
+      const { font } = cut(odd, text, { features: { keep: [], leave } });
+      return ['GDEF', 'GPOS'].map((tag) => font.has(tag));
+    };
+    expect(left('ab')).toEqual([false, false]);
+    // A glyph that is a mark by its class alone loses its advance in another way without a GPOS.
+    expect(left('a\u2019')).toEqual([true, true]);
+    // Without classes, browsers would take U+0301 for a mark; here it is none.
+    expect(left('a\u0301')).toEqual([true, true]);
+    expect(readGdef(cut(odd, 'a\u0301').font)!.glyphClasses).toEqual(new Map());
   });
 
   test('a font of bitmaps is refused, one that has some beside its outlines is not', () => {

@@ -83,7 +83,7 @@ export class Placer {
   }
 
   private isIgnored(glyph: number, { flag, markFilteringSet }: Lookup): boolean {
-    const is = this.gdef?.glyphClasses.get(glyph);
+    const is = this.gdef?.glyphClasses?.get(glyph);
     if (is === glyphClass.base) return (flag & ignored.base) !== 0;
     if (is === glyphClass.ligature) return (flag & ignored.ligature) !== 0;
     if (is !== glyphClass.mark) return false;
@@ -137,7 +137,7 @@ export class Placer {
     at: number,
     placement: Placement,
   ): boolean {
-    const isMark = (i: number) => this.gdef?.glyphClasses.get(glyphs[i]) === glyphClass.mark;
+    const isMark = (i: number) => this.gdef?.glyphClasses?.get(glyphs[i]) === glyphClass.mark;
     const before = seen.slice(0, at).reverse();
     const base = before.find((i) => subtable.kind === 'mark to mark' || !isMark(i));
     const mark = subtable.marks.get(glyphs[seen[at]]);

@@ -13,6 +13,7 @@ import {
   keptClasses,
   readClassDefinition,
   writeClassDefinition,
+  writeNeededClassDefinition,
   type ClassDefinition,
 } from './class-definition.js';
 import { ascending, readCoverage, writeCoverage, type Coverage } from './coverage.js';
@@ -20,12 +21,16 @@ import type { GlyphMap } from './glyph-map.js';
 
 /** What layout needs to know of glyphs. Points and carets inside glyphs are left out: no browser uses them. */
 export interface Gdef {
-  glyphClasses: ClassDefinition;
+  /** Undefined where the font has none: then browsers tell marks by their characters, but not where it is empty. */
+  glyphClasses: ClassDefinition | undefined;
   markAttachmentClasses: ClassDefinition;
   markGlyphSets: Coverage[];
   /** Of fonts with axes; without those deltas mean nothing. */
   variationStore?: ItemVariationStore;
 }
+
+/** GlyphClassDef: combining marks. */
+export const markClass = 3;
 
 /** @returns undefined where the font has no such table */
 export function readGdef(font: Font): Gdef | undefined {
@@ -37,7 +42,7 @@ export function readGdef(font: Font): Gdef | undefined {
   const [glyphClassDef, , , markAttachClassDef] = reader.uint16Array(4);
   const markGlyphSetsDef = minorVersion >= 2 ? reader.uint16() : 0;
   const itemVarStore = minorVersion >= 3 && font.has('fvar') ? reader.uint32() : 0;
-  const glyphClasses = readClassDefinition(reader, glyphClassDef);
+  const glyphClasses = glyphClassDef === 0 ? undefined : readClassDefinition(reader, glyphClassDef);
   const markAttachmentClasses = readClassDefinition(reader, markAttachClassDef);
   const markGlyphSets = markGlyphSetsDef === 0 ? [] : readMarkGlyphSets(reader, markGlyphSetsDef);
   const table: Gdef = { glyphClasses, markAttachmentClasses, markGlyphSets };
@@ -56,18 +61,22 @@ function readMarkGlyphSets(reader: Reader, start: number): Coverage[] {
 /** The table for the glyphs that stay, with their new numbers. Sets keep their numbers, as lookups name them. */
 export function keptGdef(table: Gdef, map: GlyphMap): Gdef {
   return {
-    glyphClasses: keptClasses(table.glyphClasses, map),
+    glyphClasses: table.glyphClasses && keptClasses(table.glyphClasses, map),
     markAttachmentClasses: keptClasses(table.markAttachmentClasses, map),
     markGlyphSets: table.markGlyphSets.map((set) => map.those(set).sort(ascending)),
     ...(table.variationStore ? { variationStore: table.variationStore } : {}),
   };
 }
 
-/** @returns undefined where nothing is left to say */
-export function writeGdef(table: Gdef): Uint8Array | undefined {
+/**
+ * @param classesMatter whether it makes a difference that there are glyph classes, though no glyph has one
+ * @returns undefined where nothing is left to say
+ */
+export function writeGdef(table: Gdef, classesMatter: boolean): Uint8Array | undefined {
   const store = new BlockStore();
   const { markGlyphSets, variationStore } = table;
-  const glyphClasses = writeClassDefinition(table.glyphClasses, store);
+  const write = classesMatter ? writeNeededClassDefinition : writeClassDefinition;
+  const glyphClasses = table.glyphClasses && write(table.glyphClasses, store);
   const markAttachmentClasses = writeClassDefinition(table.markAttachmentClasses, store);
   const hasStore = variationStore !== undefined && variationStore.data.length > 0;
   if (!glyphClasses && !markAttachmentClasses && markGlyphSets.length === 0 && !hasStore) return undefined;

@@ -25,7 +25,11 @@ export interface Lookup {
 }
 
 /** Bits of `Lookup.flag`. */
-export const lookupFlag = { useMarkFilteringSet: 0x0010, markAttachmentTypeMask: 0xff00 } as const;
+export const lookupFlag = {
+  ignoreBaseGlyphs: 0x0002,
+  useMarkFilteringSet: 0x0010,
+  markAttachmentTypeMask: 0xff00,
+} as const;
 
 /** Indexes of features. */
 export interface LanguageSystem {

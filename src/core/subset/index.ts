@@ -3,6 +3,7 @@
  */
 import { DenseGlyphError } from '../errors.js';
 import { GlyphMap } from '../layout/glyph-map.js';
+import { markClass, readGdef, type Gdef } from '../layout/gdef.js';
 import { readLayoutTable, type LayoutTable } from '../layout/layout-table.js';
 import { fontOf, type Font } from '../sfnt/font.js';
 import { cmap, fvar, glyf, head, maxp, os2, post } from '../tables/index.js';
@@ -60,8 +61,9 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
   refuseUnknown(font);
   const hinted = options.hinting === 'keep';
   const gsub = readLayoutTable(font, 'GSUB');
-  const { characters, had, missing, companions, kinds } = charactersOf(font, options.characters, gsub);
-  if (kinds.complex && formsByMorx(font)) {
+  const { characters, had, missing, companions } = charactersOf(font, options.characters, gsub);
+  const kinds = textKindsOf(new CodePointSet([...had, ...companions]));
+  if (formsByMorx(font) && kinds.complex) {
     throw new DenseGlyphError(
       'subset-impossible',
       'it joins letters, or puts syllables in order, by a table (morx) that cannot be cut down yet',
@@ -79,9 +81,10 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
   const tables = new Map<string, Uint8Array>();
   const dropped: string[] = [];
   const features: string[] = [];
-  const scriptsMatter = kinds.marks || kinds.complex || kinds.rightToLeft;
+  const gdef = readGdef(font);
+  const hasMarks = order.some((glyphId) => gdef?.glyphClasses?.get(glyphId) === markClass);
   writeTables({
-    scriptsMatter,
+    presenceMatters: kinds.marks || kinds.complex || kinds.rightToLeft || hasMarks,
     font,
     map,
     hinted,
@@ -89,6 +92,7 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
     characters,
     gsub,
     gpos,
+    gdef,
     isWanted,
     tables,
     dropped,
@@ -185,7 +189,7 @@ function charactersOf(font: Font, wanted: CodePointSet, gsub: LayoutTable | unde
   const companions = companionsOf(wanted, available, kinds, (tag) => scripts.has(tag));
   const characters = new CodePointSet(companions);
   characters.addAll(wanted);
-  return { characters, had, missing, companions, kinds };
+  return { characters, had, missing, companions };
 }
 
 interface Work {
@@ -196,8 +200,9 @@ interface Work {
   characters: CodePointSet;
   gsub: LayoutTable | undefined;
   gpos: LayoutTable | undefined;
+  gdef: Gdef | undefined;
   isWanted: (tag: string) => boolean;
-  scriptsMatter: boolean;
+  presenceMatters: boolean;
   tables: Map<string, Uint8Array>;
   dropped: string[];
   /** Tags of those that are left. */

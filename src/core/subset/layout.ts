@@ -2,10 +2,10 @@
 
 import { Reader } from '../bytes/reader.js';
 import { Writer } from '../bytes/writer.js';
-import { keptGdef, readGdef, writeGdef, type Gdef } from '../layout/gdef.js';
+import { keptGdef, writeGdef, type Gdef } from '../layout/gdef.js';
 import type { GlyphMap } from '../layout/glyph-map.js';
 import { deltaSetsOf, keptLayout, type KeptLayout } from '../layout/kept-layout.js';
-import type { LayoutTable } from '../layout/layout-table.js';
+import { lookupFlag, type LayoutTable } from '../layout/layout-table.js';
 import { mentions } from '../layout/mentions.js';
 import { writeLayout } from '../layout/write-layout.js';
 import type { Font } from '../sfnt/font.js';
@@ -15,13 +15,14 @@ import { keptDeltaSets } from '../variations/item-variation-store.js';
 export interface LayoutChoice {
   gsub: LayoutTable | undefined;
   gpos: LayoutTable | undefined;
+  gdef: Gdef | undefined;
   /** Which features stay, by tag. */
   isWanted: (tag: string) => boolean;
   /**
-   * Whether shaping goes by the scripts of these tables even where no feature is left, as it does for marks and for
-   * syllables: without a GPOS, browsers place marks by themselves.
+   * Whether shaping goes by these tables even where nothing is left in them, as it does for marks and for syllables:
+   * without a GPOS, browsers place marks by themselves, and without classes in GDEF they tell marks by their characters.
    */
-  scriptsMatter: boolean;
+  presenceMatters: boolean;
   /** Whether instructions stay. */
   hinted: boolean;
 }
@@ -35,15 +36,17 @@ export function keptLayoutTables(
   const { isWanted, hinted } = choice;
   const tables = new Map<string, Uint8Array>();
   const kept = (table: LayoutTable | undefined, mentioned?: number) =>
-    table && keptLayout(table, map, isWanted, choice.scriptsMatter, mentioned);
+    table && keptLayout(table, map, isWanted, choice.presenceMatters, mentioned);
   const gpos = kept(choice.gpos);
   const layouts = [kept(choice.gsub, spaceThatKerns(font, map, gpos)), gpos].filter(
     (one) => one !== undefined,
   );
-  const gdef = readGdef(font);
+  const { gdef } = choice;
   const moved = gdef && withUsedDeltaSets(keptGdef(gdef, map), layouts, font.has('fvar'));
   if (moved) {
-    const bytes = writeGdef({ ...moved.gdef, markGlyphSets: usedSets(moved.gdef, layouts) });
+    const classesMatter = choice.presenceMatters || layouts.some(ignoresBases);
+    const sets = usedSets(moved.gdef, layouts);
+    const bytes = writeGdef({ ...moved.gdef, markGlyphSets: sets }, classesMatter);
     if (bytes) tables.set('GDEF', bytes);
   }
   for (const layout of layouts) {
@@ -65,6 +68,9 @@ function spaceThatKerns(font: Font, map: GlyphMap, gpos: KeptLayout | undefined)
   const kerns = gpos.lookups.some(({ subtables }) => subtables.some((subtable) => mentions(subtable, newId)));
   return kerns ? space : undefined;
 }
+
+const ignoresBases = ({ lookups }: KeptLayout) =>
+  lookups.some(({ flag }) => (flag & lookupFlag.ignoreBaseGlyphs) !== 0);
 
 /** @param varies whether the font has axes; without them deltas mean nothing */
 function withUsedDeltaSets(
