@@ -3,7 +3,6 @@
  * `packBlocks` puts them in an order in which every offset fits.
  */
 import { DenseGlyphError } from '../errors.js';
-import { bytesKey } from './key.js';
 import { Writer } from './writer.js';
 
 interface Link {
@@ -42,8 +41,9 @@ export class BlockStore {
   private readonly numbers = new Map<Block, number>();
 
   keep(block: Block): Block {
-    const links = block.links.map(({ at, size, target }) => `${at}/${size}/${this.numberOf(target)}`);
-    const key = `${bytesKey(block.bytes())}|${links.join()}`;
+    let key = block.key();
+    // No byte is a character past 0xff, so that links don't look like bytes.
+    for (const { at, size, target } of block.links) key += `\u0100${at}/${size}/${this.numberOf(target)}`;
     const same = this.known.get(key);
     if (same) return same;
     this.known.set(key, block);
@@ -93,7 +93,7 @@ export function packBlocks(root: Block): Packed {
   if (overflows.length > 0) return { overflows };
   const writer = new Writer(size);
   for (const block of order) {
-    const start = writer.write(block.bytes()).length - block.length;
+    const start = writer.append(block).length - block.length;
     for (const { at, size: width, target } of block.links) {
       const offset = starts.get(target)! - start;
       if (width === 2) writer.patchUint16(start + at, offset);

@@ -1,4 +1,8 @@
 import { DenseGlyphError } from '../errors.js';
+import { bytesKey } from './key.js';
+
+/** Bytes up to which a loop is faster than a view. */
+const smallPiece = 48;
 
 /** Writes big-endian values into a buffer that grows; sizes and offsets are patched afterwards. */
 export class Writer {
@@ -100,6 +104,14 @@ export class Writer {
     return this;
   }
 
+  /** What another one has written. Most pieces are small, and a view of one takes longer than to copy it. */
+  append({ buffer, length }: Writer): this {
+    const at = this.reserve(length);
+    if (length > smallPiece) this.buffer.set(buffer.subarray(0, length), at);
+    else for (let i = 0; i < length; i++) this.buffer[at + i] = buffer[i];
+    return this;
+  }
+
   uint16Array(values: ArrayLike<number>): this {
     for (let i = 0; i < values.length; i++) this.uint16(values[i]);
     return this;
@@ -137,6 +149,14 @@ export class Writer {
   patchUint32(at: number, value: number): this {
     this.put32(at, checked(value, 0, 0xffffffff));
     return this;
+  }
+
+  /** A text that is that of another one where all bytes are equal. */
+  key(): string {
+    if (this.length > smallPiece) return bytesKey(this.bytes());
+    let text = '';
+    for (let i = 0; i < this.length; i++) text += String.fromCharCode(this.buffer[i]);
+    return text;
   }
 
   /** What was written, as a view that the next write may move away from. */

@@ -1,14 +1,14 @@
 // OpenType: GPOS, LookupType 2: Pair Adjustment
 
 import { Block } from '../bytes/blocks.js';
-import { bytesKey } from '../bytes/key.js';
+import { numbersKey } from '../bytes/key.js';
 import type { Reader } from '../bytes/reader.js';
 import { readClassDefinition, writeNeededClassDefinition, type ClassDefinition } from './class-definition.js';
 import { ascending, readCoverage, writeCoverage, type Coverage } from './coverage.js';
 import type { GlyphFilter, GlyphMap, Scope } from './glyph-map.js';
 import type { PositioningContext } from './positioning.js';
-import { PairNumbers, pairReader, PairWriter, type PairValues } from './pair-value.js';
-import { eachVariation, valueSize } from './value-record.js';
+import { PairNumbers, PairReader, PairWriter, type PairValues } from './pair-value.js';
+import { eachVariation } from './value-record.js';
 
 interface PairBase {
   /**
@@ -60,32 +60,23 @@ function readGlyphPairs(reader: Reader, start: number, { has, varies }: Scope): 
   const offsets = reader.uint16Array(reader.uint16());
   const coverage = readCoverage(reader, start + coverageOffset);
   const numbers = new PairNumbers();
-  const read = pairReader(reader, [valueFormat1, valueFormat2], numbers, varies);
-  const recordSize = 2 + valueSize(valueFormat1) + valueSize(valueFormat2);
+  const pairReader = new PairReader(reader, [valueFormat1, valueFormat2], numbers, varies);
   const pairs: GlyphPairs['pairs'] = new Map();
   for (let i = 0; i < Math.min(offsets.length, coverage.length); i++) {
     const first = coverage[i];
     if (!has(first) || pairs.has(first)) continue;
-    pairs.set(first, readPairSet(reader, start + offsets[i], recordSize, has, read));
+    pairs.set(first, readPairSet(reader, start + offsets[i], has, pairReader));
   }
   return { kind: 'glyph pairs', consumesSecond: valueFormat2 !== 0, values: numbers.values, pairs };
 }
 
-function readPairSet(
-  reader: Reader,
-  start: number,
-  recordSize: number,
-  has: GlyphFilter,
-  read: (start: number) => number,
-): PairSet {
+function readPairSet(reader: Reader, start: number, has: GlyphFilter, pairReader: PairReader): PairSet {
+  const recordSize = 2 + pairReader.size;
   const count = reader.seek(start).uint16();
   const records = reader.take(count * recordSize);
   const glyphs: number[] = [];
   const numbers: number[] = [];
-  const numberAt = (i: number) => {
-    reader.seek(start + 4 + i * recordSize);
-    return read(start);
-  };
+  const numberAt = (i: number) => pairReader.at(start + 4 + i * recordSize, start);
   let isSorted = true;
   let previous = -1;
   // Most of a font's pairs go in most subsets: what is done here is done some ten thousand times.
@@ -127,7 +118,9 @@ function readClassPairs(reader: Reader, start: number, { has, varies }: Scope): 
     .seek(start)
     .uint16Array(8);
   const matrixAt = reader.position;
-  const size = valueSize(valueFormat1) + valueSize(valueFormat2);
+  const numbers = new PairNumbers();
+  const pairReader = new PairReader(reader, [valueFormat1, valueFormat2], numbers, varies);
+  const { size } = pairReader;
   if (count1 * count2 * Math.max(size, 1) > reader.length) {
     throw reader.damaged(`${count1} × ${count2} classes don't lie in the table`, start);
   }
@@ -136,16 +129,12 @@ function readClassPairs(reader: Reader, start: number, { has, varies }: Scope): 
   const secondClasses = readClassDefinition(reader, start + classDef2, has);
   const rows = new Set(coverage.map((glyph) => firstClasses.get(glyph) ?? 0));
   const columns = [...new Set([0, ...secondClasses.values()])].filter((column) => column < count2);
-  const numbers = new PairNumbers();
-  const read = pairReader(reader, [valueFormat1, valueFormat2], numbers, varies);
   const unused = new Uint32Array(count2);
   const matrix = Array.from({ length: count1 }, (_, i) => {
     if (!rows.has(i)) return unused;
     const row = new Uint32Array(count2);
-    for (const column of columns) {
-      reader.seek(matrixAt + (i * count2 + column) * size);
-      row[column] = read(start);
-    }
+    reader.charge(columns.length * size);
+    for (const column of columns) row[column] = pairReader.at(matrixAt + (i * count2 + column) * size, start);
     return row;
   });
   const consumesSecond = valueFormat2 !== 0;
@@ -189,10 +178,8 @@ function keptClassPairs(subtable: ClassPairs, map: GlyphMap): ClassPairs | undef
   const columnCount = subtable.matrix[0]?.length ?? 0;
   const usedFirsts = usedClasses(coverage, (newId) => firstOf(map.oldIds[newId]), subtable.matrix.length);
   const usedSeconds = usedClasses(map.oldIds, secondOf, columnCount);
-  const used = usedFirsts.map((row) =>
-    Uint32Array.from(usedSeconds, (column) => subtable.matrix[row][column]),
-  );
-  const columns = mergedLines(usedSeconds, (i) => Uint32Array.from(used, (row) => row[i]));
+  const used = usedFirsts.map((row) => picked(subtable.matrix[row], usedSeconds));
+  const columns = mergedLines(usedSeconds, (i) => columnOf(used, i));
   const rows = mergedLines(usedFirsts, (i) => used[i]);
   if (rows.lines.length === 0 || columns.lines.length === 0) return undefined;
   const firstClasses = new Map<number, number>();
@@ -206,11 +193,23 @@ function keptClassPairs(subtable: ClassPairs, map: GlyphMap): ClassPairs | undef
     const column = columns.numberOf.get(secondOf(oldId));
     if (column) secondClasses.set(newId, column);
   });
-  const matrix = rows.lines.map((row) =>
-    Uint32Array.from(columns.lines, (column) => subtable.matrix[row][column]),
-  );
+  const matrix = rows.lines.map((row) => picked(subtable.matrix[row], columns.lines));
   const kept: ClassPairs = { ...subtable, coverage: covered, firstClasses, secondClasses, matrix };
   return covered.length > 0 ? kept : undefined;
+}
+
+/** Some numbers of a row. Loops, as there are ten thousands of them. */
+function picked(row: Uint32Array, columns: readonly number[]): Uint32Array {
+  const values = new Uint32Array(columns.length);
+  for (let i = 0; i < columns.length; i++) values[i] = row[columns[i]];
+  return values;
+}
+
+/** A column of numbers. */
+export function columnOf(rows: readonly Uint32Array[], column: number): Uint32Array {
+  const values = new Uint32Array(rows.length);
+  for (let i = 0; i < rows.length; i++) values[i] = rows[i][column];
+  return values;
 }
 
 /** Classes that glyphs have, ascending; not those that the matrix has no line for. */
@@ -229,7 +228,7 @@ function mergedLines(
   const numberOf = new Map<number, number>();
   const known = new Map<string, number>();
   used.forEach((line, i) => {
-    const key = bytesKey(valuesOf(i));
+    const key = numbersKey(valuesOf(i));
     let number = known.get(key);
     if (number === undefined) known.set(key, (number = lines.push(line) - 1));
     numberOf.set(line, number);
@@ -305,8 +304,14 @@ function writeGlyphPairs({ pairs }: GlyphPairs, writer: PairWriter, context: Pos
 
 function writePairSet({ glyphs, numbers }: PairSet, writer: PairWriter): Block {
   const block = new Block(2 + glyphs.length * 4).uint16(glyphs.length);
-  for (const i of glyphs.map((_, at) => at).sort((a, b) => glyphs[a] - glyphs[b])) {
-    writer.write(block.uint16(glyphs[i]), numbers[i]);
+  if (glyphs.every((glyph, i) => i === 0 || glyph > glyphs[i - 1])) writer.write(block, numbers, glyphs);
+  else {
+    const order = glyphs.map((_, i) => i).sort((a, b) => glyphs[a] - glyphs[b]);
+    writer.write(
+      block,
+      order.map((i) => numbers[i]),
+      order.map((i) => glyphs[i]),
+    );
   }
   return block;
 }
@@ -324,8 +329,7 @@ function writeClassPairs(
     .offset16(writeNeededClassDefinition(secondClasses, store))
     .uint16(matrix.length)
     .uint16(matrix[0].length);
-  for (const row of matrix)
-    for (let column = 0; column < row.length; column++) writer.write(block, row[column]);
+  for (const row of matrix) writer.write(block, row);
   return block;
 }
 

@@ -1,8 +1,14 @@
 // OpenType: GPOS, LookupType 2: which format a subtable takes
 
-import { bytesKey } from '../bytes/key.js';
+import { numbersKey } from '../bytes/key.js';
 import { ascending } from './coverage.js';
-import type { ClassPairs, GlyphPairs, PairAdjustment, PairSet } from './pair-adjustment.js';
+import {
+  columnOf,
+  type ClassPairs,
+  type GlyphPairs,
+  type PairAdjustment,
+  type PairSet,
+} from './pair-adjustment.js';
 
 /** The subtable in both formats, where both would do the same, to choose the smaller one. @param last of its lookup */
 export function pairForms(subtable: PairAdjustment, last: boolean): PairAdjustment[] {
@@ -44,15 +50,16 @@ function mostClassPairs({ firstClasses, secondClasses, matrix }: ClassPairs): nu
 function asClassPairs({ pairs, values }: GlyphPairs): ClassPairs {
   const coverage = [...pairs.keys()].sort(ascending);
   const seconds = secondGlyphs(pairs);
-  const columnOf = new Map(seconds.map((glyph, i) => [glyph, i]));
+  const placeOf = new Map(seconds.map((glyph, i) => [glyph, i]));
   const rows = coverage.map((first) => {
     const row = new Uint32Array(seconds.length);
     const { glyphs, numbers } = pairs.get(first)!;
-    for (let i = 0; i < glyphs.length; i++) row[columnOf.get(glyphs[i])!] = numbers[i];
+    for (let i = 0; i < glyphs.length; i++) row[placeOf.get(glyphs[i])!] = numbers[i];
     return row;
   });
   const firsts = classesOf(coverage, (i) => rows[i], 0);
-  const columns = classesOf(seconds, (i) => Uint32Array.from(firsts.examples, (row) => rows[row][i]), 1);
+  const examples = firsts.examples.map((row) => rows[row]);
+  const columns = classesOf(seconds, (i) => columnOf(examples, i), 1);
   const matrix = firsts.examples.map((row) =>
     Uint32Array.from([0, ...columns.examples.map((column) => rows[row][column])]),
   );
@@ -84,7 +91,7 @@ function classesOf(glyphs: readonly number[], lineOf: (index: number) => Uint32A
   const classes = new Map<number, number>();
   const examples: number[] = [];
   glyphs.forEach((glyph, i) => {
-    const key = bytesKey(lineOf(i));
+    const key = numbersKey(lineOf(i));
     let number = known.get(key);
     if (number === undefined) known.set(key, (number = examples.push(i) - 1 + from));
     if (number > 0) classes.set(glyph, number);

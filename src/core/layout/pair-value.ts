@@ -1,6 +1,6 @@
 // OpenType: GPOS, LookupType 2: the values of pairs
 
-import type { Block } from '../bytes/blocks.js';
+import { Block } from '../bytes/blocks.js';
 import { bytesKey } from '../bytes/key.js';
 import type { Reader } from '../bytes/reader.js';
 import type { PositioningContext } from './positioning.js';
@@ -49,47 +49,61 @@ function keyOf({ first, second }: PairValue): string | number {
   return isAdvance && yAdvance === 0 ? xAdvance : `${valueKey(first)}|${valueKey(second)}`;
 }
 
-/**
- * Reads the number of a pair at the reader's position.
- *
- * @param varies whether the font has axes
- * @returns a function of where offsets count from
- */
-export function pairReader(
-  reader: Reader,
-  [format1, format2]: readonly [number, number],
-  numbers: PairNumbers,
-  varies: boolean,
-): (start: number) => number {
-  const size = valueSize(format1) + valueSize(format2);
-  const read = (start: number) => {
-    if (isEmpty(reader, size)) return 0;
-    return numbers.of({
-      first: readValue(reader, format1, start, varies),
-      second: readValue(reader, format2, start, varies),
-    });
-  };
-  // Equal devices may stand at different offsets, so that bytes don't tell.
-  if ((format1 | format2) & deviceBits) return read;
-  const known = new Map<number | string, number>();
-  return (start) => {
-    const { position } = reader;
-    const key = size === 2 ? reader.uint16() : size === 4 ? reader.uint32() : bytesKey(reader.take(size));
-    let number = known.get(key);
-    if (number === undefined) {
-      reader.seek(position);
-      known.set(key, (number = read(start)));
-    }
-    return number;
-  };
-}
+/** Reads the numbers of pairs. Most pairs of classes are zeros, and few others are met over and over. */
+export class PairReader {
+  /** Bytes of a pair. */
+  readonly size: number;
+  private readonly hasDevices: boolean;
+  private readonly known = new Map<number | string, number>();
 
-/** Whether the next bytes are zeros, as they are for most pairs of classes; if so, they are skipped. */
-function isEmpty(reader: Reader, size: number): boolean {
-  const { bytes, position } = reader;
-  for (let at = position; at < position + size; at++) if (bytes[at] !== 0) return false;
-  reader.skip(size);
-  return true;
+  /** @param varies whether the font has axes */
+  constructor(
+    private readonly reader: Reader,
+    private readonly formats: readonly [number, number],
+    private readonly numbers: PairNumbers,
+    private readonly varies: boolean,
+  ) {
+    const [first, second] = formats;
+    this.size = valueSize(first) + valueSize(second);
+    // Equal devices may stand at different offsets, so that bytes don't tell.
+    this.hasDevices = ((first | second) & deviceBits) !== 0;
+  }
+
+  /**
+   * What is read is for the caller to charge.
+   *
+   * @param position of the pair
+   * @param start where offsets count from
+   */
+  at(position: number, start: number): number {
+    const { reader, size } = this;
+    const { bytes } = reader;
+    if (position + size > bytes.length) reader.seek(position).skip(size); // which throws
+    let isEmpty = true;
+    for (let at = position; at < position + size && isEmpty; at++) isEmpty = bytes[at] === 0;
+    if (isEmpty) return 0;
+    if (this.hasDevices) return this.read(position, start);
+    const key = this.keyAt(position);
+    let number = this.known.get(key);
+    if (number === undefined) this.known.set(key, (number = this.read(position, start)));
+    return number;
+  }
+
+  private keyAt(position: number): number | string {
+    const { size } = this;
+    const { bytes } = this.reader;
+    if (size > 4) return bytesKey(bytes.subarray(position, position + size));
+    let key = 0;
+    for (let at = position; at < position + size; at++) key = key * 256 + bytes[at];
+    return key;
+  }
+
+  private read(position: number, start: number): number {
+    const { reader, formats, varies } = this;
+    reader.seek(position);
+    const first = readValue(reader, formats[0], start, varies);
+    return this.numbers.of({ first, second: readValue(reader, formats[1], start, varies) });
+  }
 }
 
 /** Writes the values of a subtable, each in the formats that hold all of them. */
@@ -97,13 +111,13 @@ export class PairWriter {
   /** The second one isn't empty where the second glyph is consumed. */
   readonly formats: readonly [number, number];
   private readonly size: number;
-  /** Values without devices, as they are written. */
-  private readonly written: (Uint8Array | undefined)[] = [];
+  /** All values as they are written, by number; undefined where some have devices. */
+  private readonly encoded: Uint8Array | undefined;
 
   /** @param used the numbers of those that occur */
   constructor(
     private readonly values: PairValues,
-    used: Iterable<number>,
+    used: readonly number[],
     consumesSecond: boolean,
     private readonly context: PositioningContext,
   ) {
@@ -114,23 +128,44 @@ export class PairWriter {
     }
     this.formats = [first, second === 0 && consumesSecond ? valueBit.xAdvance : second];
     this.size = valueSize(this.formats[0]) + valueSize(this.formats[1]);
+    const hasDevices = ((first | second) & deviceBits) !== 0;
+    if (!hasDevices) this.encoded = this.encode(used);
   }
 
-  write(block: Block, number: number): void {
-    const known = this.written[number];
-    if (!known) this.writeAnew(block, number);
-    else {
-      const room = block.claim(this.size);
-      for (let i = 0; i < known.length; i++) room[i] = known[i];
+  private encode(used: readonly number[]): Uint8Array {
+    const { size } = this;
+    const encoded = new Uint8Array(this.values.length * size);
+    for (const number of used) {
+      const block = new Block();
+      this.writeOne(block, number);
+      encoded.set(block.bytes(), number * size);
     }
+    return encoded;
   }
 
-  private writeAnew(block: Block, number: number): void {
+  private writeOne(block: Block, number: number): void {
     const { first, second } = this.values[number];
     const { store, deltaSets } = this.context;
-    const start = block.length;
     writeValue(block, first, this.formats[0], store, deltaSets);
     writeValue(block, second, this.formats[1], store, deltaSets);
-    if (!first.devices && !second.devices) this.written[number] = block.bytes().slice(start);
+  }
+
+  /** Values one after the other. @param glyphs the second glyph that each one follows, if any */
+  write(block: Block, numbers: ArrayLike<number>, glyphs?: readonly number[]): void {
+    const { encoded, size } = this;
+    const recordSize = glyphs ? size + 2 : size;
+    const room = encoded && block.claim(numbers.length * recordSize);
+    for (let i = 0, at = 0; i < numbers.length; i++) {
+      if (!encoded || !room) {
+        if (glyphs) block.uint16(glyphs[i]);
+        this.writeOne(block, numbers[i]);
+        continue;
+      }
+      if (glyphs) {
+        room[at++] = glyphs[i] >>> 8;
+        room[at++] = glyphs[i] & 0xff;
+      }
+      for (let from = numbers[i] * size, end = from + size; from < end; from++) room[at++] = encoded[from];
+    }
   }
 }

@@ -52,12 +52,19 @@ function othersFor(character: number, available: CodePointSet, present: TextKind
   return others;
 }
 
+/** Canonical decompositions that were looked up; the faces of a family ask for the same ones. */
+const decompositions = new Map<number, readonly number[]>();
+
 /** Canonical decomposition; without the character itself. Hangul syllables only where the font lacks them. */
-function partsOf(character: number): number[] {
+function partsOf(character: number): readonly number[] {
   if (character < 0xc0 || isHangulSyllable(character)) return [];
-  const text = String.fromCodePoint(character);
-  const parts = text.normalize('NFD');
-  return parts === text ? [] : codePoints(parts);
+  let parts = decompositions.get(character);
+  if (!parts) {
+    const text = String.fromCodePoint(character);
+    const decomposed = text.normalize('NFD');
+    decompositions.set(character, (parts = decomposed === text ? [] : codePoints(decomposed)));
+  }
+  return parts;
 }
 
 const codePoints = (text: string) => Array.from(text, (c) => c.codePointAt(0)!);
@@ -72,7 +79,7 @@ const isPlain = (character: number) =>
 const isHangulSyllable = (character: number) => character >= 0xac00 && character <= 0xd7a3;
 
 /** What is drawn for a character that the font lacks, or that shaping takes apart. */
-function replacementsOf(character: number): number[] {
+function replacementsOf(character: number): readonly number[] {
   const usual = instead.get(character);
   if (usual !== undefined) return [usual];
   if (isHangulSyllable(character)) return codePoints(String.fromCodePoint(character).normalize('NFD'));
