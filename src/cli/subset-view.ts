@@ -2,7 +2,8 @@ import colors from 'picocolors';
 import { relative } from 'node:path';
 import type { CodePointSet } from '../core/text/code-point-set.js';
 import type { RequestedLanguage } from '../core/text/languages.js';
-import { featureWords } from '../data/feature-names.js';
+import { featureWords, isAppliedByDefault } from '../data/feature-names.js';
+import type { RequestedFeatures } from '../kit/requested-features.js';
 import type { SubsetFile } from '../kit/subset.js';
 import { characterText, count, kilobytes, listed, share, table, wrapped } from './format.js';
 import type { Terminal } from './terminal.js';
@@ -13,6 +14,8 @@ export interface Wanted {
   languages: readonly RequestedLanguage[];
   /** Of these the letters of languages and what stands in texts; a font that lacks one falls short. */
   needed: CodePointSet;
+  /** Features that pages turn on, with the files that do. */
+  turnedOn: RequestedFeatures;
 }
 
 /** A face that was cut down. */
@@ -106,6 +109,7 @@ function detailLines(subset: SubsetFile, wanted: Wanted, width: number, nameOf: 
       width,
     ),
     ...row('Features', featureItems(features), width),
+    ...row('', turnedOnItems(wanted.turnedOn, features), width),
     ...gone.flatMap((text, i) => row(i === 0 ? 'Left out' : '', words(text), width)),
     ...changes.flatMap((text, i) => row(i === 0 ? 'Changed' : '', words(text), width)),
     ...legal.map((text) => `${colors.yellow('licence')}     ${text}`),
@@ -128,12 +132,32 @@ function featureItems({ kept, left }: SubsetFile['features']): string[] {
   ];
 }
 
+/** Which of those that pages turn on the font has, by file. */
+function turnedOnItems(turnedOn: RequestedFeatures, { kept }: SubsetFile['features']): string[] {
+  const tags = [...turnedOn.keys()].filter((tag) => !isAppliedByDefault(tag));
+  const there = new Map<string, string[]>();
+  for (const tag of tags.filter((one) => kept.includes(one))) {
+    const [file] = turnedOn.get(tag)!;
+    there.set(file, [...(there.get(file) ?? []), tag]);
+  }
+  const lacking = tags.filter((tag) => !kept.includes(tag));
+  const items = Array.from(there, ([file, found]) => [...words(`turned on in ${file}:`), ...listed(found)]);
+  if (lacking.length > 0)
+    items.push([
+      ...words('turned on without effect:'),
+      ...listed(lacking.map((tag) => `${tag} in ${turnedOn.get(tag)![0]}`)),
+    ]);
+  return items.flatMap((part, i) =>
+    i < items.length - 1 ? [...part.slice(0, -1), `${part[part.length - 1]};`] : part,
+  );
+}
+
 function companionWords(companions: readonly number[]): string[] {
   if (companions.length === 0) return [];
   return [
     ...companions.slice(0, charactersShown).map(characterText),
     ...(companions.length > charactersShown ? ['…'] : []),
-    ...words('which browsers draw in place of those asked for'),
+    ...words('which browsers draw or measure besides those asked for'),
   ];
 }
 
@@ -190,6 +214,7 @@ function summaryLines(
       ),
       ...missingLines(characters.missing, wanted, width, nameOf),
       ...row('Features', featureItems(features), width),
+      ...row('', turnedOnItems(wanted.turnedOn, features), width),
       ...dropped.flatMap((text, i) => row(i === 0 ? 'Left out' : '', words(text), width)),
       ...changes.flatMap((text, i) => row(i === 0 ? 'Changed' : '', words(text), width)),
       ...legal.map((text) => `${colors.yellow('licence')}     ${text}`),

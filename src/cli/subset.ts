@@ -9,6 +9,7 @@ import { CodePointSet } from '../core/text/code-point-set.js';
 import type { RequestedLanguage } from '../core/text/languages.js';
 import type { SubsetFile, SubsetTask } from '../kit/subset.js';
 import { atOnce } from '../kit/at-once.js';
+import { mayHaveStyles, type RequestedFeatures } from '../kit/requested-features.js';
 import { chooseFaces } from './faces.js';
 import { readFormats, required } from './formats-option.js';
 import { fontPaths, fontsIn, type InputFont } from './inputs.js';
@@ -33,14 +34,21 @@ export function configure(command: Command, terminal: Terminal): void {
     .argument('<fonts...>', 'font files, archives, folders or globs')
     .option('--out <dir>', 'the folder to write to')
     .option('--chars <text>', 'keep the characters of this text')
-    .option('--chars-from <files...>', 'keep those of text, HTML, Markdown or JSON files, or globs of them')
+    .option(
+      '--chars-from <files...>',
+      'keep those of text, HTML, Markdown or JSON files, or globs of them, and the features that pages and their stylesheets turn on',
+    )
     .option('--ranges <ranges>', 'keep these, as in U+20-7E, U+2019')
     .option('--languages <tags>', 'keep what these languages are written with, as in en,el,sr-Latn')
     .option(
       '--features <tags>',
-      'besides those that browsers apply anyway; -liga leaves one out, all keeps all',
+      'besides those that browsers apply and pages turn on; -liga leaves one out, all keeps all',
     )
-    .option('--hinting <choice>', 'keep or drop the instructions for the pixel grid', 'drop')
+    .option(
+      '--hinting <choice>',
+      'keep or drop the instructions for the pixel grid; without them, text on old Windows screens is less sharp',
+      'drop',
+    )
     .option('--smallest', 'try other orders of glyphs as well, which takes three times as long')
     .option('--to <formats>', `one or more of ${fontFormats.join(', ')}`, 'woff2')
     .option('--face <which>', 'of a collection only this face: its number from 1, or its name')
@@ -56,7 +64,7 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
   const shared = {
     formats,
     characters: wanted.characters,
-    features: readFeatures(options.features),
+    features: withRequested(readFeatures(options.features), wanted.turnedOn),
     hinting: readHinting(options.hinting),
     smallest: options.smallest === true,
   };
@@ -151,11 +159,15 @@ async function wantedBy(options: SubsetCommandOptions, folder: string): Promise<
       if (!/[\n\r\t\f\uFEFF]/.test(character)) needed.add(character.codePointAt(0)!);
   };
   addText(options.chars ?? '');
+  let turnedOn: RequestedFeatures = new Map();
   if (options.charsFrom) {
     const { expandPaths } = await import('../kit/sources.js');
     const { textFiles, textOf } = await import('../kit/text-files.js');
-    for (const path of await expandPaths(options.charsFrom, folder, textFiles)) {
-      addText(textOf(relative(folder, path) || path, readFileSync(path)));
+    const paths = await expandPaths(options.charsFrom, folder, textFiles);
+    for (const path of paths) addText(textOf(relative(folder, path) || path, readFileSync(path)));
+    if (paths.some(mayHaveStyles)) {
+      const { featuresOfPages } = await import('../kit/page-features.js');
+      turnedOn = featuresOfPages(paths, folder);
     }
   }
   const asked = parseUnicodeRanges(options.ranges ?? '');
@@ -164,7 +176,16 @@ async function wantedBy(options: SubsetCommandOptions, folder: string): Promise<
     const advice = 'say what to keep with --chars, --chars-from, --ranges or --languages';
     throw new DenseGlyphError('call-invalid', 'no characters are asked for', {}, advice);
   }
-  return { characters: asked, languages, needed };
+  return { characters: asked, languages, needed, turnedOn };
+}
+
+/** Pages turn features on, but the call has the last word. */
+function withRequested(
+  choice: FeatureChoice | undefined,
+  turnedOn: RequestedFeatures,
+): FeatureChoice | undefined {
+  if (choice === 'all' || turnedOn.size === 0) return choice;
+  return { keep: [...turnedOn.keys(), ...(choice?.keep ?? [])], leave: choice?.leave ?? [] };
 }
 
 function readFeatures(text: string | undefined): FeatureChoice | undefined {
@@ -189,6 +210,7 @@ function readHinting(text: string): 'keep' | 'drop' {
 function documentOf(results: readonly MadeSubset[], wanted: Wanted, folder: string) {
   return {
     wanted: wanted.characters.size,
+    turnedOn: Object.fromEntries(wanted.turnedOn),
     subsets: results.map(({ input, inputBytes, paths, subset: { outputs, ...about } }) => ({
       input,
       inputBytes,

@@ -134,12 +134,15 @@ export function featureWords(tag: string): string | undefined {
   return undefined;
 }
 
-/** Features that browsers apply without being asked (CSS Fonts 4, section 7.1), scripts' own forms included. */
+/**
+ * Features that browsers apply without being asked (CSS Fonts 4, section 7.1), scripts' own forms included, and those that
+ * close up fullwidth punctuation (CSS Text 4, text-spacing-trim), as Chromium does.
+ */
 const appliedByDefault = new Set(
   (
-    'abvf abvm abvs akhn blwf blwm blws calt ccmp cfar cjct clig curs dist fin2 fin3 fina half haln init isol kern liga ' +
-    'ljmo locl ltra ltrm mark med2 medi mkmk mset nukt pref pres pstf psts rclt rkrf rlig rphf rtla rtlm rvrn stch tjmo ' +
-    'vatu vjmo'
+    'abvf abvm abvs akhn blwf blwm blws calt ccmp cfar chws cjct clig curs dist fin2 fin3 fina half haln halt init isol ' +
+    'kern liga ljmo locl ltra ltrm mark med2 medi mkmk mset nukt pref pres pstf psts rclt rkrf rlig rphf rtla rtlm rvrn ' +
+    'stch tjmo vatu vchw vhal vjmo'
   ).split(' '),
 );
 

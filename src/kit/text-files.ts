@@ -16,7 +16,7 @@ const drawnAttributes: ReadonlySet<string> = new Set(['alt', 'label', 'placehold
 const notDrawn: ReadonlySet<string> = new Set(['script', 'style', 'meta', 'link']);
 
 /**
- * The text that a file would draw: all of a text file, what HTML and Markdown show, the strings of JSON.
+ * The text that a file would draw: all of a text file, what HTML and Markdown show, the strings of JSON and CSS.
  *
  * @param path tells the kind by its extension
  * @throws DenseGlyphError `file-unreadable` for JSON that isn't, and for files that aren't text
@@ -33,6 +33,8 @@ export function textOf(path: string, bytes: Uint8Array): string {
     case '.mdx':
       // Markdown may hold character references; what it writes plainly is drawn anyhow.
       return `${text}\n${htmlText(text)}`;
+    case '.css':
+      return stringsOf(text);
     case '.json':
     case '.webmanifest':
       return jsonText(path, text);
@@ -68,6 +70,25 @@ function htmlText(html: string): string {
   }
   return pieces.join('\n');
 }
+
+/** What stylesheets may draw stands in strings: of `content`, `quotes`, `list-style-type`. */
+const stringsOf = (css: string) =>
+  [...css.matchAll(/"((?:[^"\\\n]|\\[^])*)"|'((?:[^'\\\n]|\\[^])*)'/g)]
+    .map(([, double, single]) => unescaped(double ?? single))
+    .join('\n');
+
+/** CSS Syntax 3, section 4.3.7. */
+const unescaped = (text: string) =>
+  text.replace(
+    /\\(?:([0-9a-f]{1,6})\s?|\n|([^]))/gi,
+    (_, code: string | undefined, character: string | undefined) =>
+      code === undefined ? (character ?? '') : characterOf(parseInt(code, 16)),
+  );
+
+const characterOf = (codePoint: number) =>
+  codePoint === 0 || codePoint > 0x10ffff || (codePoint >= 0xd800 && codePoint <= 0xdfff)
+    ? '\ufffd'
+    : String.fromCodePoint(codePoint);
 
 function jsonText(path: string, text: string): string {
   let value: unknown;

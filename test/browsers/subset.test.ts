@@ -156,6 +156,27 @@ describe.each(availableEngines())('%s', (engineName) => {
     }
   });
 
+  test('lines that break, overflow and are measured in ch are as wide', async () => {
+    const text = 'WWWW\u00adi der Inseln';
+    const characters = new CodePointSet(Array.from(text, (c) => c.codePointAt(0)!));
+    const source = readSample('LampbuoySlab-Bold.otf');
+    const bare = new CodePointSet([...text.replace(/[ \u00ad]/g, '')].map((c) => c.codePointAt(0)!));
+    const [made, letters] = await Promise.all(
+      [characters, bare].map(async (set) => {
+        const { font } = subsetFont(openFont(source).font, { characters: set, hinting: 'keep' });
+        return (await writeFont(font, 'woff2')).bytes;
+      }),
+    );
+    const files = [keep('lines', source), keep('lines-made', made), keep('lines-letters', letters)];
+    const measured: number[][] = [];
+    for (const file of files) {
+      await engine.open(`${server.origin}/blank`);
+      measured.push(await engine.run<number[]>(measureLines, { file, text }));
+    }
+    expect(measured[1]).toEqual(measured[0]);
+    measured[0].forEach((width, i) => expect([i, measured[2][i]]).not.toEqual([i, width])); // it would show
+  });
+
   test('features that were asked for do the same when a page turns them on and off', async () => {
     const path = systemFont('LinLibertine_R.otf') ?? join(sampleFonts, 'FerrywakeSans-Regular.ttf');
     const text = 'Affix 0123456789 Type Quay 1⁄2 Ägäis';
@@ -183,6 +204,25 @@ describe.each(availableEngines())('%s', (engineName) => {
     expect(new Set(drawn[0]).size).toBe(settings.length);
   });
 });
+
+/** Widths in pixels: 20ch, a line that ends with a hyphen, an ellipsis. */
+const measureLines = `
+  const { file, text } = argument;
+  const face = new FontFace('one', 'url(' + file + ')');
+  await face.load();
+  document.fonts.add(face);
+  document.body.style.font = '100px one, monospace';
+  document.body.innerHTML =
+    '<div style="width: 20ch"></div><div style="width: min-content"></div><p style="width: 1px"><span></span></p>';
+  const [box, narrow] = document.querySelectorAll('div');
+  const span = document.querySelector('span');
+  span.textContent = narrow.textContent = text.split(' ')[0];
+  const context = document.createElement('canvas').getContext('2d');
+  context.font = document.body.style.font;
+  // One engine counts the hyphen to the box alone, another one to the line alone.
+  const line = narrow.offsetWidth + span.getClientRects()[0].width;
+  return [box.offsetWidth, line, context.measureText('\\u2026').width];
+`;
 
 /** A line of text in a font, slightly turned, with features as a page sets them. */
 const showText = `

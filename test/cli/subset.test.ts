@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { cpSync, existsSync, readFileSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { cpSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { openFont } from '#src/core/containers/index.js';
 import { cmap, name, os2 } from '#src/core/tables/index.js';
 import { fontOf } from '#src/core/sfnt/font.js';
@@ -71,10 +71,48 @@ describe('subset', () => {
       const args = ['subset', sans, '--chars-from', ...Object.keys(files), '--out', 'type', '--json'];
       const { code, out } = await cli(args, folder);
       expect(code).toBe(0);
-      expect(charactersOf(join(folder, 'type/FerrywakeSans-Regular.woff2'))).toBe(' #&*;ABCDEFGHIamp\u00a0É');
+      expect(charactersOf(join(folder, 'type/FerrywakeSans-Regular.woff2'))).toBe(
+        ' #&*0;ABCDEFGHIamp\u00a0É‐…',
+      );
       const [subset] = (JSON.parse(out) as { subsets: { outputs: object[]; characters: object }[] }).subsets;
       expect(subset.outputs).toMatchObject([{ path: 'type/FerrywakeSans-Regular.woff2', format: 'woff2' }]);
-      expect(subset.characters).toMatchObject({ missing: [], companions: [] });
+      expect(subset.characters).toMatchObject({ missing: [], companions: [0x30, 0x2010, 0x2026] });
+    }));
+
+  test('features that pages turn on, wherever their styles stand', () =>
+    withSample(async (folder) => {
+      const files = {
+        'en/page.html':
+          '<link rel=stylesheet href="/css/site.css?v=2"><link rel=stylesheet href="https://elsewhere.example/a.css">' +
+          '<style>p { font-feature-settings: "ss01" }</style><p style="font-variant: small-caps">Ab 12',
+        'css/site.css':
+          '@import "tables.css"; @import url(gone.css); b { font-feature-settings: "liga" 0, "zero" off }',
+        'css/tables.css': 'td { font-variant-numeric: tabular-nums }',
+      };
+      for (const [path, text] of Object.entries(files)) {
+        mkdirSync(join(folder, dirname(path)), { recursive: true });
+        writeFileSync(join(folder, path), text);
+      }
+      const call = ['subset', sans, '--chars-from', 'en/page.html', '--out', 'type'];
+      const { out } = await cli(call, folder);
+      expect(out).toMatch(/^Features +kept kern, smcp, tnum$/m);
+      expect(out).toMatch(
+        /^ +turned on in en\/page\.html: smcp; turned on in css\/tables\.css: tnum; turned on without$/m,
+      );
+      const json = JSON.parse((await cli([...call, '--features=-smcp', '--json'], folder)).out) as {
+        turnedOn: object;
+        subsets: { features: { kept: string[] } }[];
+      };
+      expect(json.turnedOn).toEqual({
+        smcp: ['en/page.html'],
+        ss01: ['en/page.html'],
+        tnum: ['css/tables.css'],
+      });
+      expect(json.subsets[0].features.kept).toEqual(['kern', 'tnum']);
+      // A stylesheet draws what stands in its strings.
+      writeFileSync(join(folder, 'a.css'), 'q::before { content: "\\41 b"; color: red }');
+      await cli(['subset', sans, '--chars-from', 'a.css', '--out', 'type'], folder);
+      expect(charactersOf(join(folder, 'type/FerrywakeSans-Regular.woff2'))).toBe('Ab');
     }));
 
   test('many fonts at once, in several formats, the same bytes as one by one', () =>

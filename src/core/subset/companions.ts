@@ -2,15 +2,17 @@
 
 import { mirroredPairs } from '../../data/mirrored-characters.js';
 import type { CodePointSet } from '../text/code-point-set.js';
+import { insertedCharacters } from './inserted-characters.js';
 
 /**
  * Characters that a browser draws in place of the wanted ones, or together with them: what letters and marks are
- * composed to, what a character is taken apart to, mirrored brackets, joiners.
+ * composed to, what a character is taken apart to, mirrored brackets, joiners, hyphens at the end of a line.
  *
  * @param wanted what the text has; not changed
  * @param available what the font maps
  * @param present what kinds of text the wanted characters make
  * @param hasShaping whether the font substitutes glyphs for a script, by its OpenType tag
+ * @param advanceOf the advance of a character of the font, in em
  * @returns those of the font that aren't wanted already, ascending
  */
 export function companionsOf(
@@ -18,6 +20,7 @@ export function companionsOf(
   available: CodePointSet,
   present: TextKinds,
   hasShaping: (scriptTag: string) => boolean,
+  advanceOf: (character: number) => number,
 ): number[] {
   const companions = new Set<number>();
   const has = (codePoint: number) => wanted.has(codePoint) || companions.has(codePoint);
@@ -30,6 +33,7 @@ export function companionsOf(
       for (const other of othersFor(character, available, present)) add(other);
     }
   }
+  for (const character of insertedCharacters(wanted, available, advanceOf)) add(character);
   if (present.complex) for (const character of joiners) add(character);
   if (present.marks) add(dottedCircle);
   if (present.arabic && !hasShaping('arab')) addPresentationForms(wanted, available, add);

@@ -6,7 +6,7 @@ import { GlyphMap } from '../layout/glyph-map.js';
 import { markClass, readGdef, type Gdef } from '../layout/gdef.js';
 import { readLayoutTable, type LayoutTable } from '../layout/layout-table.js';
 import { fontOf, type Font } from '../sfnt/font.js';
-import { cmap, fvar, glyf, head, maxp, os2, post } from '../tables/index.js';
+import { cmap, fvar, glyf, head, hmtx, maxp, os2, post } from '../tables/index.js';
 import { CodePointSet } from '../text/code-point-set.js';
 import { mappedCharacters } from '../text/mapped-characters.js';
 import { keptKern, kernsEverywhere, overlongKernPairs } from '../layout/kern.js';
@@ -186,7 +186,10 @@ function charactersOf(font: Font, wanted: CodePointSet, gsub: LayoutTable | unde
   }
   const scripts = new Set(gsub?.scripts.map(({ tag }) => tag));
   const kinds = textKindsOf(wanted);
-  const companions = companionsOf(wanted, available, kinds, (tag) => scripts.has(tag));
+  const advanceOf = (character: number) =>
+    hmtx.advanceOf(font.table(hmtx), cmap.glyphIdOf(font.table(cmap), character)) /
+    font.table(head).unitsPerEm;
+  const companions = companionsOf(wanted, available, kinds, (tag) => scripts.has(tag), advanceOf);
   const characters = new CodePointSet(companions);
   characters.addAll(wanted);
   return { characters, had, missing, companions };

@@ -6,7 +6,6 @@ import { keptGdef, writeGdef, type Gdef } from '../layout/gdef.js';
 import type { GlyphMap } from '../layout/glyph-map.js';
 import { deltaSetsOf, keptLayout, type KeptLayout } from '../layout/kept-layout.js';
 import { lookupFlag, type LayoutTable } from '../layout/layout-table.js';
-import { mentions } from '../layout/mentions.js';
 import { writeLayout } from '../layout/write-layout.js';
 import type { Font } from '../sfnt/font.js';
 import { cmap } from '../tables/index.js';
@@ -37,8 +36,7 @@ export function keptLayoutTables(
   const tables = new Map<string, Uint8Array>();
   const kept = (table: LayoutTable | undefined, mentioned?: number) =>
     table && keptLayout(table, map, isWanted, choice.presenceMatters, mentioned);
-  const gpos = kept(choice.gpos);
-  const layouts = [kept(choice.gsub, spaceThatKerns(font, map, gpos)), gpos].filter(
+  const layouts = [kept(choice.gsub, keptSpace(font, map)), kept(choice.gpos)].filter(
     (one) => one !== undefined,
   );
   const { gdef } = choice;
@@ -57,16 +55,14 @@ export function keptLayoutTables(
 }
 
 /**
- * The space, where it kerns: Firefox kerns it only if some feature of GSUB has it.
+ * The space, where it stays. If no feature of GSUB has it, Firefox shapes text word by word, which leaves out kerning with
+ * spaces and rounds the width of each word.
  *
  * @returns its number in the font
  */
-function spaceThatKerns(font: Font, map: GlyphMap, gpos: KeptLayout | undefined): number | undefined {
+function keptSpace(font: Font, map: GlyphMap): number | undefined {
   const space = cmap.glyphIdOf(font.table(cmap), 0x20);
-  const newId = map.newId(space);
-  if (space === 0 || newId === undefined || !gpos) return undefined;
-  const kerns = gpos.lookups.some(({ subtables }) => subtables.some((subtable) => mentions(subtable, newId)));
-  return kerns ? space : undefined;
+  return space !== 0 && map.has(space) ? space : undefined;
 }
 
 const ignoresBases = ({ lookups }: KeptLayout) =>

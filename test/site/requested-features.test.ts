@@ -1,0 +1,58 @@
+import { expect, test } from '@jest/globals';
+import { importsOf, pageStyles, requestedFeatures } from '#src/site/index.js';
+
+test.each<[css: string, ...tags: string[]]>([
+  ['a { font-feature-settings: "smcp", "ss01" 2, "c2sc" on }', 'smcp', 'ss01', 'c2sc'],
+  ['a { font-feature-settings: "liga" 0, "kern" off, \'onum\' 1 }', 'onum'],
+  ['a { font-feature-settings: normal; font-feature-settings: "toolong", "abc" }'],
+  ['a { font-variant: all-small-caps oldstyle-nums }', 'smcp', 'c2sc', 'onum'],
+  ['a { FONT-VARIANT-NUMERIC: Tabular-Nums diagonal-fractions }', 'tnum', 'frac', 'numr', 'dnom'],
+  ['a { font-variant-position: super; font-variant-east-asian: jis78 ruby }', 'sups', 'jp78', 'ruby'],
+  ['a { font: small-caps 700 1em/1.2 "Ferrywake Sans" }', 'smcp'],
+  ['a { font: 1em "smcp"; color: unicase }'],
+  ['@media print { @supports (color: red) { a { b & { font-variant-caps: unicase } } } }', 'unic'],
+  ['@font-face { font-family: a; font-feature-settings: "zero" }', 'zero'],
+  [
+    '@font-feature-values A { @styleset { nice: 1 12 } @swash { big: 1 } @character-variant { x: 3 2 } }',
+    'ss01',
+    'ss12',
+    'swsh',
+    'cswh',
+    'cv03',
+    'cv02',
+  ],
+  [
+    'a { font-weight: 700; b { x { font-variant-caps: unicase } } c { font-variant: ordinal } }',
+    'unic',
+    'ordn',
+  ],
+  ['.tabular { --numbers: tabular-nums; font-variant-numeric: var(--numbers) }', 'tnum'],
+  ['.caps { --settings: "smcp" 1, "dlig" 0 }', 'smcp'],
+  ['a { font-variant-ligatures: discretionary-ligatures', 'dlig'],
+  ['} ) not CSS at all {{{ "smcp"'],
+])('%s', (css, ...tags) => {
+  expect([...requestedFeatures(css, 'stylesheet')]).toEqual(tags);
+});
+
+test('a style attribute', () => {
+  expect([...requestedFeatures('color: red; font-variant-caps: petite-caps', 'declarationList')]).toEqual([
+    'pcap',
+  ]);
+});
+
+test('stylesheets that are imported', () => {
+  const css =
+    '@import "a.css"; @import url(b.css) screen; @import url("c.css"); a { background: url(d.png) }';
+  expect(importsOf(css)).toEqual(['a.css', 'b.css', 'c.css']);
+});
+
+test('where the styles of a page stand', () => {
+  const html =
+    '<link rel="preload stylesheet" href="a.css"><link rel=icon href=b.png><template><style>q{}</style></template>' +
+    '<p style="color: red">A<svg><style>r{}</style></svg>';
+  expect(pageStyles(html)).toEqual({
+    stylesheets: ['r{}', 'q{}'],
+    declarations: ['color: red'],
+    links: ['a.css'],
+  });
+});
