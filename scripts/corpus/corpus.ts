@@ -104,11 +104,20 @@ console.log(
 );
 if (draw) {
   for (const engine of availableEngines().filter((name) => !values.engine || name === values.engine)) {
-    const { same, hinted, lettered, told, alike, lines, problems: found } = await drawings.drawIn(engine);
+    const {
+      same,
+      hinted,
+      lettered,
+      told,
+      alike,
+      refused,
+      lines,
+      problems: found,
+    } = await drawings.drawIn(engine);
     problems.push(...found);
     console.log(
       `${engine}: ${same} drawn the same, ${hinted} only with instructions kept, ${lettered} only with more letters, ` +
-        `${told} otherwise as the subset says, ${lines} lines as pages set them, ${alike} TrueType from CFF drawn alike, ${found.length} not`,
+        `${told} otherwise as the subset says, ${refused} not at all, ${lines} lines as pages set them, ${alike} TrueType from CFF drawn alike, ${found.length} not`,
     );
   }
 }

@@ -79,6 +79,8 @@ export interface Drawn {
   told: number;
   /** Outlines of another kind, drawn nearly the same. */
   alike: number;
+  /** Fonts that the browser refuses as they come. */
+  refused: number;
   /** Lines that were compared as a page sets them. */
   lines: number;
   problems: string[];
@@ -141,7 +143,16 @@ export class Drawings {
       { '/blank': '<!doctype html><title>blank</title>' },
     );
     const engine = await startEngine(engineName);
-    const result: Drawn = { same: 0, hinted: 0, lettered: 0, told: 0, alike: 0, lines: 0, problems: [] };
+    const result: Drawn = {
+      same: 0,
+      hinted: 0,
+      lettered: 0,
+      told: 0,
+      alike: 0,
+      refused: 0,
+      lines: 0,
+      problems: [],
+    };
     for (const [i, job] of this.jobs.entries()) {
       if (i % fontsOnAPage === 0) await engine.open(`${server.origin}/blank`);
       for (const pair of job.pairs) {
@@ -151,6 +162,10 @@ export class Drawings {
           (engineName === 'webkit' ? undefined : await linesProblem(engine, one, result));
         const problem = await problemOf(drawn, result);
         if (!problem) continue;
+        if (problem === refusedSource) {
+          result.refused++;
+          continue;
+        }
         const isSame = async (other: JobPair | undefined) =>
           other !== undefined && !(await problemOf(other, { same: 0, alike: 0 }));
         if (await isSame(drawn.hinted)) result.hinted++;
@@ -169,6 +184,8 @@ export class Drawings {
   }
 }
 
+const refusedSource = 'not drawn: the browser refuses the source';
+
 async function drawPair(
   engine: Engine,
   { texts, pair, sizes, turn, redrawn }: JobPair,
@@ -183,7 +200,7 @@ async function drawPair(
   } catch (cause) {
     // Where the source is refused too, there is nothing to compare.
     const load = `const face = new FontFace('only', 'url(' + argument + ')'); return await face.load().then(() => true, () => false);`;
-    if (!(await engine.run<boolean>(load, pair.source))) return 'not drawn: the browser refuses the source';
+    if (!(await engine.run<boolean>(load, pair.source))) return refusedSource;
     return `is refused (${String(cause).slice(0, 120)})`;
   }
   const { equal, total, changed } = comparison;

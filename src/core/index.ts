@@ -23,6 +23,13 @@ export {
   type OutlineSink,
   type TrueTypeConversion,
 } from './outlines/index.js';
+export { subsetFont, type Subset, type SubsetOptions } from './subset/index.js';
+export { smallestSubset } from './subset/smallest.js';
+export { glyphOrders, type GlyphOrder } from './subset/glyph-order.js';
+export type { FeatureChoice } from './subset/features.js';
+export { parseUnicodeRanges } from './subset/wanted.js';
+export { CodePointSet } from './text/code-point-set.js';
+export { requestedLanguage, type RequestedLanguage } from './text/languages.js';
 export { licenceOf, type StatedLicence } from './sfnt/licence.js';
 export { recogniseLicence, type RecognisedLicence } from './sfnt/open-licences.js';
 export {

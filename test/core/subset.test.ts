@@ -254,6 +254,11 @@ describe('what stays', () => {
       expect.stringContaining('morx'),
       expect.stringContaining('Graphite'),
     ]);
+    const both = fontOf(
+      'truetype',
+      sans.tables().set('morx', new Uint8Array(8)).set('kerx', new Uint8Array(8)),
+    );
+    expect(cut(both, 'a').changes).toEqual([expect.stringMatching(/^Safari and WebKitGTK .* morx$/)]);
     const arabic = fontOf('truetype', tables.set('cmap', mapping([0x641])));
     expect(() => cut(arabic, '\u0641')).toThrow(/joins letters, .* \(morx\)/);
     expect(cut(odd, 'a\u0641').characters.missing).toEqual([0x641]); // it has no letter to join

@@ -42,13 +42,23 @@ export function readGdef(font: Font): Gdef | undefined {
   const [glyphClassDef, , , markAttachClassDef] = reader.uint16Array(4);
   const markGlyphSetsDef = minorVersion >= 2 ? reader.uint16() : 0;
   const itemVarStore = minorVersion >= 3 && font.has('fvar') ? reader.uint32() : 0;
-  const glyphClasses = glyphClassDef === 0 ? undefined : readClassDefinition(reader, glyphClassDef);
-  const markAttachmentClasses = readClassDefinition(reader, markAttachClassDef);
+  const glyphClasses = glyphClassDef === 0 ? undefined : soundClasses(reader, glyphClassDef);
+  const markAttachmentClasses = soundClasses(reader, markAttachClassDef);
   const markGlyphSets = markGlyphSetsDef === 0 ? [] : readMarkGlyphSets(reader, markGlyphSetsDef);
   const table: Gdef = { glyphClasses, markAttachmentClasses, markGlyphSets };
   return itemVarStore === 0
     ? table
     : { ...table, variationStore: readItemVariationStore(reader, itemVarStore) };
+}
+
+/** Where classes are damaged, browsers find none, but go on with the table. */
+function soundClasses(reader: Reader, offset: number): ClassDefinition {
+  try {
+    return readClassDefinition(reader, offset);
+  } catch (cause) {
+    if (reader.isExhausted || !(cause instanceof DenseGlyphError)) throw cause;
+    return new Map();
+  }
 }
 
 function readMarkGlyphSets(reader: Reader, start: number): Coverage[] {

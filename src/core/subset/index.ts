@@ -9,7 +9,7 @@ import { fontOf, type Font } from '../sfnt/font.js';
 import { cmap, fvar, glyf, head, hmtx, maxp, os2, post } from '../tables/index.js';
 import { CodePointSet } from '../text/code-point-set.js';
 import { mappedCharacters } from '../text/mapped-characters.js';
-import { keptKern, kernsEverywhere, overlongKernPairs } from '../layout/kern.js';
+import { keptKern, kernsEverywhere } from '../layout/kern.js';
 import { keptCff } from './cff.js';
 import { keptCmap } from './character-map.js';
 import { companionsOf, textKindsOf } from './companions.js';
@@ -18,6 +18,7 @@ import { inOrder, type GlyphOrder } from './glyph-order.js';
 import { glyphsFor, mappingsFor, type Mapping } from './glyphs.js';
 import { keptBase, keptLayoutTables } from './layout.js';
 import { keptMetrics, keptVerticalOrigins } from './metrics.js';
+import { changesOf, damageWords, formsByMorx, leftOut } from './notes.js';
 import { keptName, keptOs2 } from './names.js';
 import { instructionTables, keptGlyf, keptMaxp } from './outlines.js';
 import { keptGvar, keptMetricVariations } from './variations.js';
@@ -114,35 +115,6 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
     dropped,
     changes: [...changesOf(font, tables), ...[gsub, gpos].flatMap(damageWords)],
   };
-}
-
-function damageWords(table: LayoutTable | undefined): string[] {
-  const [damage] = table?.damages ?? [];
-  if (!table || !damage) return [];
-  const does = table.tag === 'GPOS' ? 'place' : 'form';
-  return [
-    `Browsers may ${does} glyphs otherwise: ${table.tag} is damaged (at byte ${damage.place.offset}: ${damage.reason}), and of the whole font they leave out the damaged part, as was done here, or all of ${table.tag}`,
-  ];
-}
-
-/** Whether substitutions stand in morx alone. */
-const formsByMorx = (font: Font) => font.has('morx') && !font.has('GSUB');
-
-function changesOf(font: Font, tables: ReadonlyMap<string, Uint8Array>): string[] {
-  const changes: string[] = [];
-  if (tables.has('kern') && overlongKernPairs(font) !== undefined) {
-    changes.push(
-      'Chromium and Firefox kern now: of the whole font they leave the kern table out, as it is too long',
-    );
-  }
-  if (formsByMorx(font))
-    changes.push('Safari makes no ligatures and other forms of letters any more: they stand in morx alone');
-  if (font.has('Silf')) {
-    changes.push(
-      'Firefox and WebKitGTK form its glyphs by GSUB now, as others do: of the whole font they use Silf (Graphite)',
-    );
-  }
-  return changes;
 }
 
 /** Tables that name glyphs and aren't renumbered yet; without them the text would look different. */
@@ -262,18 +234,6 @@ function writeTables(work: Work): void {
       dropped.push(leftOut(tag));
   }
 }
-
-const reasons: Readonly<Record<string, string>> = {
-  kern: 'kern: none of its pairs is left, or GPOS kerns in its place',
-  gasp: 'gasp: smoothing is on at all sizes without instructions',
-  morx: 'morx and its like: browsers go by GSUB, where a font has it',
-  mort: 'mort: GSUB does its work in browsers',
-  Silf: 'Silf (Graphite): only Firefox and WebKitGTK form glyphs with it',
-  MATH: 'MATH: formulas in MathML need the whole font',
-  EBDT: 'EBDT: bitmaps for single sizes, which browsers replace by outlines',
-};
-
-const leftOut = (tag: string) => reasons[tag] ?? `${tag.trim()}: not known to be read by a browser`;
 
 function onlyWanted(
   table: LayoutTable | undefined,
