@@ -77,6 +77,8 @@ export default {
     dir: 'dist/bin',
     format: 'cjs',
     interop: 'auto',
+    // Code that V8 has compiled earlier can't import modules; all packages that aren't joined can be required.
+    dynamicImportInCjs: false,
     entryFileNames: '[name].js',
     chunkFileNames: '[name].js',
     minifyInternalExports: false,

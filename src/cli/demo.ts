@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join, posix, relative, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { DenseGlyphError } from '../core/errors.js';
-import { buildKit, loadConfig, writeWhole } from '../kit/index.js';
+import { buildKit, headMarkup, loadConfig, writeWhole } from '../kit/index.js';
 import { insertIntoHead } from '../site/index.js';
 import { count } from './format.js';
 import { kitLines } from './kit-summary.js';
@@ -45,7 +45,7 @@ async function demo(options: DemoOptions, terminal: Terminal): Promise<void> {
   const { manifest, folder: kitFolder, changed } = await buildKit(config, base);
   const site = join(folder, config.site!.root);
   const kit = relative(site, kitFolder).replaceAll('\\', '/');
-  const pages = await linkPages(site, kit);
+  const pages = await linkPages(site, kit, manifest.preloads);
   reporter.result({ folder, site, pages, kit: relative(folder, kitFolder), manifest });
   const shown = (path: string) => shortest(path, terminal.folder);
   reporter.say(...kitLines(manifest, shown(kitFolder), changed), '');
@@ -84,19 +84,15 @@ async function prepareFolder(out: string | undefined, from: string): Promise<str
 }
 
 /** Puts the kit's head markup into every page, with URLs that fit the folder of each. */
-async function linkPages(site: string, kit: string): Promise<string[]> {
+async function linkPages(site: string, kit: string, preloads: readonly string[]): Promise<string[]> {
   const entries = await readdir(site, { recursive: true });
   const pages = entries
     .map((entry) => entry.replaceAll('\\', '/'))
     .filter((entry) => entry.endsWith('.html') && !entry.startsWith(`${kit}/`));
-  const { pathToFileURL } = await import('node:url');
-  const { head } = (await import(pathToFileURL(join(site, kit, 'kit.mjs')).href)) as {
-    head: (base: string) => string;
-  };
   for (const page of pages.sort()) {
     const path = join(site, page);
     const base = `${posix.relative(posix.dirname(page), kit)}/`;
-    writeWhole(path, insertIntoHead(await readFile(path, 'utf8'), head(base)));
+    writeWhole(path, insertIntoHead(await readFile(path, 'utf8'), headMarkup(preloads, base)));
   }
   return pages;
 }

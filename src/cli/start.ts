@@ -9,7 +9,7 @@ import { createRequire } from 'node:module';
 import { homedir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { constants, Script } from 'node:vm';
+import { Script } from 'node:vm';
 
 const folder = dirname(fileURLToPath(import.meta.url));
 const nodeRequire = createRequire(import.meta.url);
@@ -50,21 +50,25 @@ function readCache(path: string): Map<string, Uint8Array> {
 }
 
 function writeCache(path: string, scripts: ReadonlyMap<string, Script>): void {
+  const code = Array.from(scripts, ([key, script]) => [key, script.createCachedData()] as const);
+  const keys = code.map(([key, data]) => [key, data.length]);
+  const bytes = Buffer.concat([Buffer.from(`${JSON.stringify(keys)}\n`), ...code.map(([, data]) => data)]);
   const temporary = `${path}.${process.pid}`;
-  try {
-    const code = Array.from(scripts, ([key, script]) => [key, script.createCachedData()] as const);
-    const keys = code.map(([key, data]) => [key, data.length]);
+  const isWritten = succeeds(() => {
     mkdirSync(dirname(path), { recursive: true, mode: 0o700 });
-    writeFileSync(
-      temporary,
-      Buffer.concat([Buffer.from(`${JSON.stringify(keys)}\n`), ...code.map(([, data]) => data)]),
-      {
-        mode: 0o600,
-      },
-    );
+    writeFileSync(temporary, bytes, { mode: 0o600 });
     renameSync(temporary, path);
+  });
+  if (!isWritten) succeeds(() => rmSync(temporary, { force: true }));
+}
+
+/** Without a folder to write to, the next run compiles the files again; nobody needs to know. */
+function succeeds(act: () => void): boolean {
+  try {
+    act();
+    return true;
   } catch {
-    rmSync(temporary, { force: true });
+    return false;
   }
 }
 
@@ -86,7 +90,6 @@ function cachingLoader(path: string): (file: string) => unknown {
     const script = new Script(source, {
       filename,
       ...(cachedData ? { cachedData } : {}),
-      importModuleDynamically: constants.USE_MAIN_CONTEXT_DEFAULT_LOADER,
     });
     scripts.set(key, script);
     if (!cachedData || script.cachedDataRejected) isStale = true;
@@ -103,8 +106,5 @@ function cachingLoader(path: string): (file: string) => unknown {
 }
 
 const { NODE_DISABLE_COMPILE_CACHE, NODE_V8_COVERAGE } = process.env;
-/** Nodes before 20.12 can't load modules from files that were compiled like this. */
-const canCache =
-  (constants as object | undefined) !== undefined && !NODE_DISABLE_COMPILE_CACHE && !NODE_V8_COVERAGE;
-if (canCache) cachingLoader(cacheFile())('main.js');
-else nodeRequire('./main.js');
+if (NODE_DISABLE_COMPILE_CACHE || NODE_V8_COVERAGE) nodeRequire('./main.js');
+else cachingLoader(cacheFile())('main.js');

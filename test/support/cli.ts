@@ -10,12 +10,23 @@ export interface CliResult {
   err: string;
 }
 
-/** Runs the built program as a user would. */
-export function cli(args: readonly string[], folder: string): Promise<CliResult> {
+export interface CliOptions {
+  /** The folder that `dist/bin` is taken from. */
+  programFolder?: string;
+  /** Variables of its environment, beside those of the tests. */
+  env?: Readonly<Record<string, string>>;
+}
+
+/** Runs the built program as a user would, with a folder for caches of the tests' own. */
+export function cli(
+  args: readonly string[],
+  folder: string,
+  { programFolder = join(root, 'dist/bin'), env = {} }: CliOptions = {},
+): Promise<CliResult> {
   return new Promise((done, failed) => {
-    const child = spawn(process.execPath, [join(root, 'dist/bin/dense-glyph.js'), ...args], {
+    const child = spawn(process.execPath, [join(programFolder, 'dense-glyph.js'), ...args], {
       cwd: folder,
-      env: { ...process.env, NO_COLOR: '1' },
+      env: { ...process.env, NO_COLOR: '1', XDG_CACHE_HOME: join(root, 'build/cache'), ...env },
     });
     const result: CliResult = { code: null, out: '', err: '' };
     child.stdout.on('data', (chunk) => (result.out += String(chunk)));

@@ -2,20 +2,24 @@ import escapeHtml from 'escape-html';
 import { mediaTypes } from '../../core/containers/index.js';
 import type { MadeKit } from '../made.js';
 
-/** The elements for `<head>`: preloads first, then the stylesheet. @param base what URLs start with */
-export function headMarkup(kit: Pick<MadeKit, 'families'>, base: string): string {
+/**
+ * The elements for `<head>`: preloads first, then the stylesheet.
+ *
+ * @param preloads files of the kit, as its manifest lists them
+ * @param base what URLs start with
+ */
+export function headMarkup(preloads: readonly string[], base: string): string {
   const url = (path: string) => escapeHtml(encodeURI(base + path));
-  const preloads = kit.families.flatMap(({ faces }) =>
-    faces
-      .filter(({ preload }) => preload)
-      // Fonts are fetched in CORS mode without credentials; a preload that isn't is fetched a second time.
-      .map(
-        ({ part }) =>
-          `<link rel="preload" href="${url(part.file)}" as="font" type="${mediaTypes.woff2}" crossorigin>\n`,
-      ),
+  // Fonts are fetched in CORS mode without credentials; a preload that isn't is fetched a second time.
+  const hints = preloads.map(
+    (file) => `<link rel="preload" href="${url(file)}" as="font" type="${mediaTypes.woff2}" crossorigin>\n`,
   );
-  return `${preloads.join('')}<link rel="stylesheet" href="${url('kit.css')}">\n`;
+  return `${hints.join('')}<link rel="stylesheet" href="${url('kit.css')}">\n`;
 }
+
+/** Files to preload, in the order of the families. */
+export const preloadsOf = (kit: MadeKit): string[] =>
+  kit.families.flatMap(({ faces }) => faces.filter(({ preload }) => preload).map(({ part }) => part.file));
 
 /** kit.head.html */
 export function headFile(kit: MadeKit): string {
@@ -24,5 +28,5 @@ export function headFile(kit: MadeKit): string {
     ? '<!-- For <head>, before other stylesheets. -->\n'
     : '<!-- For <head> of pages in the site’s root folder, before other stylesheets. In a subfolder, put ../ before each\n' +
       '     path, or set output.url in the config for URLs that fit every page. -->\n';
-  return note + headMarkup(kit, url ?? fromRoot);
+  return note + headMarkup(preloadsOf(kit), url ?? fromRoot);
 }

@@ -3,6 +3,7 @@ import { rangeText, type FontDisplay, type Slope } from '../../core/css/index.js
 import { sha256 } from '../digest.js';
 import type { MadeFace, MadeKit } from '../made.js';
 import type { Reach, ReachedFormat } from '../reach.js';
+import { preloadsOf } from './head.js';
 
 /** kit.json: what is in the kit and why. */
 export interface Manifest {
@@ -69,7 +70,7 @@ export function manifestFile(kit: MadeKit, version: string): string {
     madeWith: version,
     reach: kit.reach,
     families,
-    preloads: kit.families.flatMap(({ faces }) => faces.filter((f) => f.preload).map((f) => f.part.file)),
+    preloads: preloadsOf(kit),
     files: Object.fromEntries(
       files.map(([path, bytes]) => [path, { bytes: bytes.length, sha256: sha256(bytes) }]),
     ),

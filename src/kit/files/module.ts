@@ -1,6 +1,6 @@
 import { fontFamilyList, rangeText } from '../../core/css/index.js';
 import type { MadeKit } from '../made.js';
-import { headMarkup } from './head.js';
+import { headMarkup, preloadsOf } from './head.js';
 import { stylesheetFile } from './stylesheet.js';
 
 const types = `/** A face that the kit ships. */
@@ -46,7 +46,7 @@ export function moduleFiles(kit: MadeKit): [path: string, content: string][] {
   const stacks = Object.fromEntries(kit.families.map(({ role, stack }) => [role, fontFamilyList(stack)]));
   const json = (value: unknown) => JSON.stringify(value, null, 2);
   const placeholder = '\0base\0';
-  const markup = headMarkup(kit, placeholder).split(encodeURI(placeholder));
+  const markup = headMarkup(preloadsOf(kit), placeholder).split(encodeURI(placeholder));
   const module = [
     '// Made by dense-glyph build.',
     `export const faces = ${json(faces)};`,
