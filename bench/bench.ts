@@ -10,7 +10,7 @@ import { fontOf, type Font } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
 import { openFont } from '#src/core/containers/index.js';
 import { buildCollection } from '../test/support/fonts.js';
-import { variableVendorFont } from '../test/support/paths.js';
+import { variableVendorFont, variableVendorItalic } from '../test/support/paths.js';
 import { streamOf } from '../test/support/woff2.js';
 import { largeFont } from './large-font.js';
 import { compare } from './processes.js';
@@ -76,7 +76,6 @@ async function looks(): Promise<void> {
 
 /** From 0.3 MB and from a large collection to 120 characters; then twelve faces at once. */
 async function subsets(): Promise<void> {
-  const regular = join(root, 'sample/fonts/FerrywakeSans-Regular.ttf');
   const out = ['--out', join(folder, 'out'), '--quiet'];
   const characters = ['--ranges', 'U+20-7E,U+A0-B8'];
   const still = join(folder, 'plex.ttf');
@@ -101,9 +100,15 @@ async function subsets(): Promise<void> {
   const detail = `${megabytes(large.memory[0])} against ${megabytes(large.memory[1])}`;
   tell('its peak memory above a bare Node, per byte', (large.memory[0] - large.memory[1]) / bytes, 3, detail);
 
+  await twelveFaces(readFileSync(still), out);
+}
+
+/** Upright and italic with much kerning, whole Latin, Greek and Cyrillic; nothing is shared between files. */
+async function twelveFaces(upright: Uint8Array, out: readonly string[]): Promise<void> {
+  const slanted = writeSfnt(withoutVariations(openFont(readFileSync(variableVendorItalic)).font));
   const faces = Array.from({ length: 12 }, (_, i) => join(folder, `face-${i}.ttf`));
-  for (const face of faces) writeFileSync(face, largeFont(regular, 9000));
-  const all = [...faces, '--ranges', 'U+20-3FF', ...out];
+  faces.forEach((face, i) => writeFileSync(face, i % 2 === 0 ? upright : slanted));
+  const all = [...faces, '--ranges', 'U+20-52F', ...out];
   const oneByOne = join(folder, 'one-by-one.mjs');
   writeFileSync(
     oneByOne,

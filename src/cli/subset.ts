@@ -13,7 +13,7 @@ import { mayHaveStyles, type RequestedFeatures } from '../kit/requested-features
 import { chooseFaces } from './faces.js';
 import { readFormats, required } from './formats-option.js';
 import { fontPaths, fontsIn, type InputFont } from './inputs.js';
-import { subsetLines, type CharacterNames, type MadeSubset, type Wanted } from './subset-view.js';
+import type { CharacterNames, MadeSubset, Wanted } from './subset-view.js';
 import { Reporter, type CommonOptions, type Terminal } from './terminal.js';
 
 interface SubsetCommandOptions extends CommonOptions {
@@ -81,6 +81,8 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
     }
   }
   const { makeSubset } = await import('../kit/subset.js');
+  // What the report takes is loaded while the first fonts are compressed.
+  const view = reporter.isHeard ? whenIdle().then(() => import('./subset-view.js')) : undefined;
   let finished = 0;
   const subsets = await atOnce(tasks, async (task) => {
     const subset = await makeSubset(task);
@@ -94,10 +96,16 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
   }
   const results = made.map((one, i): MadeSubset => ({ ...one, subset: subsets[i] }));
   reporter.result(documentOf(results, wanted, terminal.folder));
-  if (reporter.isHeard) reporter.say(...subsetLines(results, wanted, terminal, await namesFor(subsets)));
+  if (view) {
+    const { subsetLines } = await view;
+    reporter.say(...subsetLines(results, wanted, terminal, await namesFor(subsets)));
+  }
   const lacks = ({ characters }: SubsetFile) => characters.missing.some((c) => wanted.needed.has(c));
   if (subsets.some(lacks)) terminal.fallShort();
 }
+
+/** When nothing is left to do but to wait. */
+const whenIdle = () => new Promise<void>((done) => setImmediate(done));
 
 /** A face to cut down: which one of its file from 0, its name for files, and how the report calls it. */
 interface FaceInput extends Pick<MadeSubset, 'input' | 'inputBytes'> {

@@ -14,8 +14,7 @@ export const filesIn = (folder: string, extension: string): string[] =>
     .sort();
 
 export const readSample = (name: string): Uint8Array => readFileSync(join(sampleFonts, name));
+const variableVendorFolder = join(root, 'node_modules/@ibm/plex-sans-variable/fonts/complete/woff2');
 /** A variable font with kerning by glyphs, whose values change along two axes. */
-export const variableVendorFont = join(
-  root,
-  'node_modules/@ibm/plex-sans-variable/fonts/complete/woff2/IBM Plex Sans Var-Roman.woff2',
-);
+export const variableVendorFont = join(variableVendorFolder, 'IBM Plex Sans Var-Roman.woff2');
+export const variableVendorItalic = join(variableVendorFolder, 'IBM Plex Sans Var-Italic.woff2');
