@@ -160,8 +160,13 @@ export class Drawings {
         const problemOf = async (one: JobPair, counts: { same: number; alike: number }) =>
           (await drawPair(engine, one, counts)) ??
           (engineName === 'webkit' ? undefined : await linesProblem(engine, one, result));
-        const problem = await problemOf(drawn, result);
-        if (!problem) continue;
+        const counts = { same: 0, alike: 0 };
+        const problem = await problemOf(drawn, counts);
+        if (!problem) {
+          result.same += counts.same;
+          result.alike += counts.alike;
+          continue;
+        }
         if (problem === refusedSource) {
           result.refused++;
           continue;

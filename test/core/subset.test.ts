@@ -10,7 +10,7 @@ import { overlongKernPairs } from '#src/core/layout/kern.js';
 import { readLayoutTable } from '#src/core/layout/layout-table.js';
 import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
 import { fontOf, type Font } from '#src/core/sfnt/font.js';
-import { isWantedFeature } from '#src/core/subset/features.js';
+import { isWantedFeature, type FeatureChoice } from '#src/core/subset/features.js';
 import { glyphOrders } from '#src/core/subset/glyph-order.js';
 import { glyphsFor, mappingsFor } from '#src/core/subset/glyphs.js';
 import { subsetFont, type SubsetOptions } from '#src/core/subset/index.js';
@@ -153,10 +153,41 @@ describe('what stays', () => {
 
   test.each<[string, string, string]>([
     ['nothing more for plain text', 'Ahoy', ''],
+    ['what lines end with and are measured by, with the space', 'Ahoy there', '0‐…'],
+    ['a hyphen where a word may be cut', 'Ahoy\u00ad', ' ‐'],
     ['letters that browsers compose', 'aeo\u0308', 'äëö'],
     ['letters and marks that a composed letter is taken apart to', 'ä\u0308', 'aẍ'.slice(0, 1)],
   ])('companions: %s', (_, text, expected) => {
     expect(textOf(cut(sans, text).characters.companions)).toBe(expected);
+  });
+
+  test.each<[string, FeatureChoice | undefined, kept: string[], left: string[]]>([
+    [
+      'what browsers apply by themselves, across and down',
+      undefined,
+      [
+        'liga',
+        'calt',
+        'kern',
+        'locl',
+        'halt',
+        'chws',
+        'vert',
+        'vhal',
+        'vchw',
+        'vkrn',
+        'vpal',
+        'rvrn',
+        'rand',
+      ],
+      ['smcp', 'tnum', 'frac', 'palt', 'ss01', 'dlig'],
+    ],
+    ['what is asked for', { keep: ['smcp'], leave: ['liga'] }, ['smcp', 'kern'], ['liga', 'c2sc']],
+    ['all', 'all', ['smcp', 'ss20', 'XYZ '], []],
+  ])('features: %s', (_, choice, kept, left) => {
+    const isWanted = isWantedFeature(choice, setOf('1/2'));
+    expect([...kept, ...left].filter(isWanted)).toEqual(kept);
+    if (choice !== 'all') expect(isWantedFeature(choice, setOf('1\u20442'))('frac')).toBe(true);
   });
 
   test('what the font lacks is told', () => {

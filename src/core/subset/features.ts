@@ -7,8 +7,8 @@ export type FeatureChoice = 'all' | { keep: readonly string[]; leave: readonly s
 const fractionSlash = 0x2044;
 /** Applied around a fraction slash. */
 const fractionFeatures = ['frac', 'numr', 'dnom'];
-/** Applied in vertical text; kerning where `font-kerning` asks for it. */
-const verticalFeatures = ['vert', 'vrt2', 'vkrn'];
+/** Applied in vertical text; the last two with kerning, as Firefox does. */
+const verticalFeatures = ['vert', 'vrt2', 'vkrn', 'vpal'];
 /** Named by old fonts for what is applied everywhere. */
 const alwaysApplied = ['rand', 'Harf', 'HARF', 'Buzz', 'BUZZ'];
 
