@@ -10,7 +10,8 @@ const json = (name) => JSON.parse(readFileSync(join(root, name), 'utf8'));
 const own = json('package.json');
 const { version } = own;
 const folder = mkdtempSync(join(tmpdir(), 'dense-glyph-package-'));
-const run = (command, args, cwd = folder) => execFileSync(command, args, { cwd, encoding: 'utf8' });
+const env = { ...process.env, XDG_CACHE_HOME: join(folder, 'caches') };
+const run = (command, args, cwd = folder) => execFileSync(command, args, { cwd, encoding: 'utf8', env });
 
 function check(condition, message) {
   if (!condition) throw new Error(message);

@@ -53,10 +53,10 @@ function writeCache(path: string, scripts: ReadonlyMap<string, Script>): void {
   const code = Array.from(scripts, ([key, script]) => [key, script.createCachedData()] as const);
   const keys = code.map(([key, data]) => [key, data.length]);
   const bytes = Buffer.concat([Buffer.from(`${JSON.stringify(keys)}\n`), ...code.map(([, data]) => data)]);
-  const temporary = `${path}.${process.pid}`;
+  const temporary = `${path}.${process.pid}-${Math.random().toString(36).slice(2, 10)}`;
   const isWritten = succeeds(() => {
     mkdirSync(dirname(path), { recursive: true, mode: 0o700 });
-    writeFileSync(temporary, bytes, { mode: 0o600 });
+    writeFileSync(temporary, bytes, { mode: 0o600, flag: 'wx' });
     renameSync(temporary, path);
   });
   if (!isWritten) succeeds(() => rmSync(temporary, { force: true }));
