@@ -72,8 +72,8 @@ try {
   const variable = 'ferries/fonts/FerrywakeSans-VariableItalic.ttf';
   await terminal(
     'subset',
-    `node ${program} subset ferries/fonts/FerrywakeSans-Regular.ttf --languages en,el,cy --chars →⛴ --out type`,
-    24,
+    `node ${program} subset ferries/fonts/FerrywakeSans-Regular.ttf --chars-from ferries/site --languages el,cy --chars ⛴ --out type`,
+    17,
   );
   execFileSync('node', [program, 'inspect', variable, '--page', 'specimen.html', '--quiet'], { cwd: folder });
   await pages();
