@@ -49,7 +49,10 @@ export function configure(command: Command, terminal: Terminal): void {
       'keep or drop the instructions for the pixel grid; without them, text on old Windows screens is less sharp',
       'drop',
     )
-    .option('--smallest', 'try other orders of glyphs as well, which takes three times as long')
+    .option(
+      '--smallest',
+      'try other orders of glyphs as well, which takes three times as long, and write outlines as short as TTF, WOFF and EOT allow',
+    )
     .option('--to <formats>', `one or more of ${fontFormats.join(', ')}`, 'woff2')
     .option('--face <which>', 'of a collection only this face: its number from 1, or its name')
     .addHelpText('after', '\nExample:\n  dense-glyph subset fonts/*.ttf --languages en,el --out site/type\n')

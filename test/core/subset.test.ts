@@ -18,8 +18,7 @@ import { smallestSubset } from '#src/core/subset/smallest.js';
 import { parseUnicodeRanges } from '#src/core/subset/wanted.js';
 import { cmap, glyf, head, hmtx, maxp, name, os2 } from '#src/core/tables/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
-import { requestedLanguage } from '#src/core/text/languages.js';
-import { buildFont, damagedPairs, overlongKern, words } from '../support/fonts.js';
+import { buildFont, damagedPairs, overlongKern, withLongOutlines, words } from '../support/fonts.js';
 import { Placer } from '../support/placing.js';
 import { readSample, variableVendorFont, vendorFonts } from '../support/paths.js';
 
@@ -100,6 +99,18 @@ describe('any characters of any font', () => {
       );
     },
   );
+
+  test('outlines that a font has written longer come out as long as others, and the same', async () => {
+    const options = { characters: parseUnicodeRanges('U+20-7E') };
+    const long = withLongOutlines(subsetFont(sans, options).font);
+    const [kept, short] = [false, true].map(
+      (shortOutlines) => subsetFont(long, { ...options, shortOutlines }).font,
+    );
+    const sizes = [sans, kept, short].map((font) => subsetFont(font, options).font.bytesOf('glyf').length);
+    expect(sizes[1]).toBeGreaterThan(sizes[0] * 1.2);
+    expect(sizes[2]).toBe(sizes[0]);
+    expect((await writeFont(short, 'woff2')).bytes).toEqual((await writeFont(kept, 'woff2')).bytes);
+  });
 
   test('the smallest of a font is the smallest of its orders', async () => {
     const options = { characters: parseUnicodeRanges('U+20-7E') };
@@ -363,42 +374,6 @@ describe('cmap', () => {
       }),
       { numRuns: 60 },
     );
-  });
-});
-
-describe('what is asked for', () => {
-  test.each<[string, string]>([
-    ['U+26', '38'],
-    ['u+0-2, U+4', '0,1,2,4'],
-    ['U+4?? ', String(Array.from({ length: 256 }, (_, i) => 0x400 + i))],
-    ['U+20-U+21', '32,33'],
-  ])('%s', (text, expected) => {
-    const found = parseUnicodeRanges(text)
-      .ranges()
-      .flatMap(([first, last]) => Array.from({ length: last - first + 1 }, (_, i) => first + i));
-    expect(String(found)).toBe(expected);
-  });
-
-  test.each(['26', 'U+', 'U+110000', 'U+5-2', 'U+4????-5', 'U+1234567'])('%s is no range', (text) => {
-    expect(() => parseUnicodeRanges(text)).toThrow(/is not a range of characters/);
-  });
-
-  test.each<[string, string, string]>([
-    ['de', 'Ääß„“€', '$ж'],
-    ['de-CH', 'ä', 'ß€'],
-    ['en-GB', '£‘’', '€é'],
-    ['sr', 'жЉ', 'č'],
-    ['sr-Latn', 'čŽ', 'ж'],
-    ['zh-TW', '體', '体'],
-    ['hi', 'क्ष₹०', '৳'],
-  ])('%s: its letters, marks and signs', (tag, has, lacks) => {
-    const { characters } = requestedLanguage(tag);
-    expect([...has].filter((c) => !characters.has(c.codePointAt(0)!))).toEqual([]);
-    expect([...lacks].filter((c) => characters.has(c.codePointAt(0)!))).toEqual([]);
-  });
-
-  test.each(['tlh', 'x', 'en_US!', 'ru-Arab'])('%s is not a language whose characters are known', (tag) => {
-    expect(() => requestedLanguage(tag)).toThrow(/is not a language/);
   });
 });
 

@@ -327,3 +327,29 @@ export function damagedPairs(font: Font): Font {
   }
   return fontOf(font.flavour, font.tables().set('GPOS', bytes));
 }
+
+/** The same outlines with a flag and two bytes for each coordinate of each point. */
+export function withLongOutlines(font: Font): Font {
+  const table = font.table(glyf);
+  const writer = new Writer();
+  const offsets = new Uint32Array(table.offsets.length);
+  for (let glyphId = 0; glyphId + 1 < offsets.length; glyphId++) {
+    const glyph = glyf.glyphOf(table, glyphId);
+    if (glyph?.kind !== 'simple') writer.write(glyf.recordOf(table, glyphId));
+    else {
+      const { endPtsOfContours, instructions, onCurve, xMin, yMin, xMax, yMax } = glyph;
+      writer
+        .int16(endPtsOfContours.length)
+        .int16Array([xMin, yMin, xMax, yMax])
+        .uint16Array(endPtsOfContours);
+      writer.uint16(instructions.length).write(instructions).write(onCurve);
+      for (const values of [glyph.xCoordinates, glyph.yCoordinates])
+        writer.int16Array(values.map((value, i) => value - (values[i - 1] ?? 0)));
+    }
+    offsets[glyphId + 1] = writer.align(4).length;
+  }
+  const tables = font.tables().set('glyf', writer.bytes());
+  tables.set('loca', loca.serialise({ indexToLocFormat: 1, offsets }));
+  tables.set('head', head.serialise({ ...font.table(head), indexToLocFormat: 1 }));
+  return fontOf('truetype', tables);
+}

@@ -32,6 +32,8 @@ export interface SubsetOptions {
   hinting?: 'keep' | 'drop';
   /** How glyphs are numbered; as in the font if left out. */
   glyphOrder?: GlyphOrder;
+  /** Whether TrueType outlines are written as short as the table allows; WOFF2 writes them in its own way anyhow. */
+  shortOutlines?: boolean;
 }
 
 export interface Subset {
@@ -89,6 +91,7 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
     font,
     map,
     hinted,
+    shortOutlines: options.shortOutlines === true,
     mappings,
     characters,
     gsub,
@@ -171,6 +174,7 @@ interface Work {
   font: Font;
   map: GlyphMap;
   hinted: boolean;
+  shortOutlines: boolean;
   mappings: readonly Mapping[];
   characters: CodePointSet;
   gsub: LayoutTable | undefined;
@@ -195,7 +199,7 @@ function writeTables(work: Work): void {
     for (const [tag, bytes] of written) tables.set(tag, bytes);
   };
   if (font.has('glyf')) {
-    const { indexToLocFormat, tables: outlines } = keptGlyf(font, map, hinted);
+    const { indexToLocFormat, tables: outlines } = keptGlyf(font, map, hinted, work.shortOutlines);
     put(outlines);
     tables.set(head.tag, head.serialise({ ...font.table(head), indexToLocFormat }));
   } else {

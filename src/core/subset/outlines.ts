@@ -10,17 +10,24 @@ import { glyf, loca, maxp } from '../tables/index.js';
 /** Tables of instructions that glyphs share. */
 export const instructionTables = ['fpgm', 'prep', 'cvt ', 'cvar'];
 
-/** glyf and loca, and the format of loca for head. */
+/**
+ * glyf and loca, and the format of loca for head.
+ *
+ * @param hinted whether instructions stay
+ * @param short whether to write points anew, with flags that repeat and coordinates of one byte where a font has them longer
+ */
 export function keptGlyf(
   font: Font,
   map: GlyphMap,
   hinted: boolean,
+  short: boolean,
 ): { tables: Map<string, Uint8Array>; indexToLocFormat: number } {
   const table = font.table(glyf);
   const writer = new Writer(map.size * 64);
   const offsets = new Uint32Array(map.size + 1);
   map.oldIds.forEach((oldId, newId) => {
-    writer.write(keptRecord(table, oldId, map, hinted)).align(4);
+    const record = keptRecord(table, oldId, map, hinted);
+    writer.write(short ? shortest(record, oldId) : record).align(4);
     offsets[newId + 1] = writer.length;
   });
   const indexToLocFormat = writer.length <= loca.maximumShortOffset ? 0 : 1;
@@ -52,6 +59,13 @@ function keptRecord(table: glyf.Glyf, oldId: number, map: GlyphMap, hinted: bool
   const writer = new Writer(record.length).write(record.subarray(0, 10));
   serialiseComponents(writer, components, hinted ? glyph.instructions : undefined);
   return writer.bytes();
+}
+
+function shortest(record: Uint8Array, oldId: number): Uint8Array {
+  if (record.length === 0) return record;
+  const glyph = glyf.parseGlyph(new Reader(record, glyf.tag), oldId);
+  const again = glyph?.kind === 'simple' ? glyf.serialiseGlyph(glyph) : record;
+  return again.length < record.length ? again : record;
 }
 
 function withoutInstructions(reader: Reader, record: Uint8Array, numberOfContours: number): Uint8Array {
