@@ -4,7 +4,7 @@
  * kept in the user's folder for caches, one file a command, and used while the program's files are what they were.
  * Nothing of it shows: without a folder to write to, or with NODE_DISABLE_COMPILE_CACHE set, all files are compiled.
  */
-import { mkdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { homedir } from 'node:os';
 import { dirname, join } from 'node:path';
@@ -20,6 +20,13 @@ function keyOf(path: string): string {
   return [path, size, mtimeMs, ctimeMs].join(' ');
 }
 
+/** A short text for this installation, as several of them may be used in turn (FNV-1a). */
+function installation(): string {
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < folder.length; i++) hash = Math.imul(hash ^ folder.charCodeAt(i), 0x01000193);
+  return (hash >>> 0).toString(16).padStart(8, '0');
+}
+
 /** Of this command and this version of Node. V8 refuses by itself what another version or other flags have made. */
 function cacheFile(): string {
   const { XDG_CACHE_HOME, LOCALAPPDATA } = process.env;
@@ -30,7 +37,7 @@ function cacheFile(): string {
   const caches = XDG_CACHE_HOME || (system[process.platform] ?? join(homedir(), '.cache'));
   const command = process.argv[2] ?? '';
   const name = /^[a-z]{1,20}$/.test(command) ? command : 'other';
-  return join(caches, 'dense-glyph', `${name}-${process.version}-${process.arch}.bin`);
+  return join(caches, 'dense-glyph', `${name}-${installation()}-${process.version}-${process.arch}.bin`);
 }
 
 /** Compiled code by key: a line of keys and lengths, then the code itself. */
@@ -60,6 +67,17 @@ function writeCache(path: string, scripts: ReadonlyMap<string, Script>): void {
     renameSync(temporary, path);
   });
   if (!isWritten) succeeds(() => rmSync(temporary, { force: true }));
+  succeeds(() => removeOld(dirname(path)));
+}
+
+/** What was written so many milliseconds ago may be of an installation that is gone; else it is written again. */
+const longAgo = 90 * 24 * 3600 * 1000;
+
+function removeOld(caches: string): void {
+  for (const name of readdirSync(caches)) {
+    const path = join(caches, name);
+    if (Date.now() - statSync(path).mtimeMs > longAgo) rmSync(path);
+  }
 }
 
 /** Without a folder to write to, the next run compiles the files again; nobody needs to know. */

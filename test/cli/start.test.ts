@@ -1,5 +1,14 @@
 import { expect, test } from '@jest/globals';
-import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  readdirSync,
+  statSync,
+  utimesSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { cli, inFolder, tree } from '../support/cli.js';
 import { root } from '../support/paths.js';
@@ -16,12 +25,15 @@ test('what Node compiles is kept and used again, and no damage to it is seen', (
     const first = await help(folder);
     expect([first.code, first.err]).toEqual([0, '']);
     const [path] = tree(join(folder, 'caches'));
-    expect(path).toMatch(/^dense-glyph\/other-v[\d.]+-\w+\.bin$/);
+    expect(path).toMatch(/^dense-glyph\/other-[0-9a-f]{8}-v[\d.]+-\w+\.bin$/);
     const file = join(folder, 'caches', path);
     const written = statSync(file).mtimeMs;
     expect(await help(folder)).toEqual(first);
     expect(statSync(file).mtimeMs).toBe(written);
     const whole = readFileSync(file);
+    const forgotten = join(folder, 'caches/dense-glyph/subset-0-v18.0.0-x64.bin');
+    writeFileSync(forgotten, 'of a version that is gone');
+    utimesSync(forgotten, 0, 0);
     for (const bytes of [Buffer.from('{"not": "ours"}\n'), whole.subarray(0, 30_000), Buffer.alloc(0)]) {
       writeFileSync(file, bytes);
       expect(await help(folder)).toEqual(first);

@@ -50,9 +50,9 @@ function othersFor(character: number, available: CodePointSet, present: TextKind
     const replacements = replacementsOf(character);
     if (replacements.every((part) => available.has(part))) others.push(...replacements);
   } else if (present.complex || present.marks) others.push(...partsOf(character));
-  if (character >= 0xa0 && drawnAsSpace.test(String.fromCodePoint(character))) others.push(space);
-  const mirror = mirrored.get(character);
-  if (present.rightToLeft && mirror !== undefined) others.push(mirror);
+  if (isDrawnAsSpace(character)) others.push(space);
+  const mirror = present.rightToLeft ? mirrored().get(character) : undefined;
+  if (mirror !== undefined) others.push(mirror);
   return others;
 }
 
@@ -80,6 +80,8 @@ const isPlain = (character: number) =>
   (character >= 0x20000 && character <= 0x2f7ff) ||
   (character >= 0x30000 && character <= 0xdffff) ||
   character >= 0xf0000;
+/** General punctuation, superscripts and currency signs make no kind of text either. */
+const isPunctuation = (character: number) => character >= 0x2000 && character < 0x20d0;
 const isHangulSyllable = (character: number) => character >= 0xac00 && character <= 0xd7a3;
 
 /** What is drawn for a character that the font lacks, or that shaping takes apart. */
@@ -93,6 +95,11 @@ function replacementsOf(character: number): readonly number[] {
 const space = 0x20;
 /** Characters without ink, which browsers draw with the glyph of the space, or by its width. */
 const drawnAsSpace = /[\p{Default_Ignorable_Code_Point}\p{Zs}]/u;
+// Expressions of Unicode properties take a millisecond to compile, which Latin text needn't wait for.
+const isDrawnAsSpace = (character: number) =>
+  character < 0x34f
+    ? character === 0xa0 || character === 0xad
+    : drawnAsSpace.test(String.fromCodePoint(character));
 
 /** Hyphens and spaces that are drawn with others of their kind. */
 const instead = new Map<number, number>([
@@ -121,12 +128,18 @@ const joiners = [0x200c, 0x200d];
 /** Drawn under a mark that has no letter. */
 const dottedCircle = 0x25cc;
 
-const mirrored = new Map(
-  codePoints(mirroredPairs).map((character, i, all): [number, number] => [
-    character,
-    all[i % 2 === 0 ? i + 1 : i - 1],
-  ]),
-);
+let mirrors: ReadonlyMap<number, number> | undefined;
+
+/** Brackets and signs that are drawn the other way round from right to left; made where such text is met. */
+function mirrored(): ReadonlyMap<number, number> {
+  mirrors ??= new Map(
+    codePoints(mirroredPairs).map((character, i, all): [number, number] => [
+      character,
+      all[i % 2 === 0 ? i + 1 : i - 1],
+    ]),
+  );
+  return mirrors;
+}
 
 const mark = /\p{M}/u;
 /** Scripts whose marks are put on letters and nothing more. */
@@ -156,7 +169,7 @@ export function textKindsOf(characters: CodePointSet): TextKinds {
   const names = Object.keys(kinds) as (keyof typeof kinds)[];
   for (const [first, last] of characters.ranges()) {
     for (let character = Math.max(first, 0x300); character <= last; character++) {
-      if (isPlain(character) || isHangulSyllable(character)) continue;
+      if (isPlain(character) || isHangulSyllable(character) || isPunctuation(character)) continue;
       const text = String.fromCodePoint(character);
       for (const name of names) found[name] ||= kinds[name](text);
     }
