@@ -263,21 +263,21 @@ describe('lookups come back as they were written', () => {
     expect(kept.featureVariations).toEqual(table.featureVariations);
   });
 
-  test.each(substitutions)(
-    '%s: a glyph that is mentioned stays so, with all others gone',
-    (_, type, subtable) => {
-      const table = layoutOf('GSUB', [{ type, subtables: [subtable] }]);
-      const mentioned = Array.from({ length: 30 }, (_, glyph) => glyph).filter((glyph) =>
-        mentions(subtable, glyph),
-      );
-      expect(mentioned.length).toBeGreaterThan(0);
-      expect(mentioned).not.toContain(25);
-      for (const glyph of mentioned) {
-        const kept = keptLayout(table, new GlyphMap([0, glyph], 20), all, false, glyph)!;
-        expect(kept.lookups.flatMap(({ subtables }) => subtables).some((one) => mentions(one, 1))).toBe(true);
-      }
-    },
-  );
+  test.each([
+    ...substitutions.map((row) => ['GSUB', ...row] as const),
+    ...positionings.map((row) => ['GPOS', ...row] as const),
+  ])('%s, %s: a glyph that is mentioned stays so, with all others gone', (tag, _, type, subtable) => {
+    const table = layoutOf(tag, [{ type, subtables: [subtable] }]);
+    const mentioned = Array.from({ length: 30 }, (_, glyph) => glyph).filter((glyph) =>
+      mentions(subtable, glyph),
+    );
+    expect(mentioned.length).toBeGreaterThan(0);
+    expect(mentioned).not.toContain(25);
+    for (const glyph of mentioned) {
+      const kept = keptLayout(table, new GlyphMap([0, glyph], 20), all, false, glyph)!;
+      expect(kept.lookups.flatMap(({ subtables }) => subtables).some((one) => mentions(one, 1))).toBe(true);
+    }
+  });
 
   test('sets without gaps in their order, whatever their format', () => {
     const glyphs = fc.uniqueArray(fc.nat(400), { minLength: 1 }).map((list) => list.sort((a, b) => a - b));

@@ -18,6 +18,7 @@ import { eachVariationInPairs, isPairAdjustment, keptPairs, withoutIdlePairs } f
 import { eachVariationIn, keptPositioning } from './positioning.js';
 import { deltaSetKey } from './device.js';
 import { isSubstitution, keptSubstitution } from './substitution.js';
+import { noValue } from './value-record.js';
 
 /** A layout table that is ready to be written. Contexts still name lookups by their old numbers. */
 export interface KeptLayout {
@@ -50,7 +51,7 @@ export function lookupsOfFeatures(table: LayoutTable, isWanted: (tag: string) =>
  * @param isWanted which features stay, by tag
  * @param scriptsMatter whether the scripts stay where no feature does
  * @param mentioned a glyph, by its number in the font, that features go on mentioning where they did: their lookups that
- *   go otherwise replace it by itself
+ *   go otherwise replace it by itself, or don't move it; not those of `kern`
  * @returns undefined where nothing is left of the table
  */
 export function keptLayout(
@@ -136,15 +137,14 @@ function withMentions(
   const lookups = new Map(kept);
   const newId = map.newId(mentioned);
   if (newId === undefined) return lookups;
-  const idle: Lookup = {
-    type: 1,
-    flag: 0,
-    subtables: [{ kind: 'single', glyphs: new Map([[newId, newId]]) }],
-  };
-  for (const index of lookupsOfFeatures(table, isWanted)) {
+  const idle: Subtable =
+    table.tag === 'GSUB'
+      ? { kind: 'single', glyphs: new Map([[newId, newId]]) }
+      : { kind: 'single adjustment', values: new Map([[newId, noValue]]) };
+  for (const index of lookupsOfFeatures(table, (tag) => isWanted(tag) && tag !== 'kern')) {
     if (lookups.has(index) || index >= table.lookupCount) continue;
     if (table.lookupAt(index).subtables.some((subtable) => mentions(subtable, mentioned)))
-      lookups.set(index, idle);
+      lookups.set(index, { type: 1, flag: 0, subtables: [idle] });
   }
   return new Map([...lookups].sort(([a], [b]) => a - b));
 }

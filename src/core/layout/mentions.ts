@@ -1,16 +1,30 @@
 import type { Subtable } from './layout-table.js';
 import { isPairAdjustment, type PairAdjustment } from './pair-adjustment.js';
+import type { Positioning } from './positioning.js';
 import type { SequenceContext } from './sequence-context.js';
 import { isSubstitution, type Substitution } from './substitution.js';
 
 /**
- * Whether a glyph stands in a substitution, a context or a pair, by itself or as one of a class other than 0. That is
- * what Firefox looks for before it shapes text word by word, without its spaces.
+ * Whether a glyph stands in a subtable, by itself or as one of a class other than 0. That is what Firefox looks for
+ * before it shapes text word by word, without its spaces.
  */
 export function mentions(subtable: Subtable, glyph: number): boolean {
   if (isSubstitution(subtable)) return inSubstitution(subtable, glyph);
   if (isPairAdjustment(subtable)) return inPairs(subtable, glyph);
-  return subtable.kind === 'context' && inContext(subtable, glyph);
+  return subtable.kind === 'context' ? inContext(subtable, glyph) : inPositioning(subtable, glyph);
+}
+
+function inPositioning(subtable: Positioning, glyph: number): boolean {
+  switch (subtable.kind) {
+    case 'single adjustment':
+      return subtable.values.has(glyph);
+    case 'cursive':
+      return subtable.glyphs.has(glyph);
+    case 'mark to ligature':
+      return subtable.marks.has(glyph) || subtable.ligatures.has(glyph);
+    default:
+      return subtable.marks.has(glyph) || subtable.bases.has(glyph);
+  }
 }
 
 function inSubstitution(subtable: Substitution, glyph: number): boolean {

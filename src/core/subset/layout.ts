@@ -34,11 +34,10 @@ export function keptLayoutTables(
 ): { tables: Map<string, Uint8Array>; features: string[] } {
   const { isWanted, hinted } = choice;
   const tables = new Map<string, Uint8Array>();
-  const kept = (table: LayoutTable | undefined, mentioned?: number) =>
-    table && keptLayout(table, map, isWanted, choice.presenceMatters, mentioned);
-  const layouts = [kept(choice.gsub, keptSpace(font, map)), kept(choice.gpos)].filter(
-    (one) => one !== undefined,
-  );
+  const space = keptSpace(font, map);
+  const layouts = [choice.gsub, choice.gpos]
+    .map((table) => table && keptLayout(table, map, isWanted, choice.presenceMatters, space))
+    .filter((layout) => layout !== undefined);
   const { gdef } = choice;
   const moved = gdef && withUsedDeltaSets(keptGdef(gdef, map), layouts, font.has('fvar'));
   if (moved) {
@@ -55,8 +54,8 @@ export function keptLayoutTables(
 }
 
 /**
- * The space, where it stays. If no feature of GSUB has it, Firefox shapes text word by word, which leaves out kerning with
- * spaces and rounds the width of each word.
+ * The space, where it stays. If no feature but kerning has it, Firefox shapes text word by word, which leaves out kerning
+ * with spaces and rounds the width of each word.
  *
  * @returns its number in the font
  */
