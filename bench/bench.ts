@@ -123,7 +123,7 @@ await import(process.argv[1]);
   const twelve = await compare(
     [program, 'subset', ...all],
     [oneByOne, program, 'subset', ...all],
-    quick ? 1 : 5,
+    quick ? 1 : 9,
   );
   tell('twelve faces at once against one by one', twelve.ratio * 1.7, 1, `${ms(twelve.wall)}; bound 1/1.7`);
 }
