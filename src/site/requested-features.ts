@@ -55,12 +55,14 @@ const padded = (number: number) => String(number).padStart(2, '0');
  */
 export function requestedFeatures(css: string, context: 'stylesheet' | 'declarationList'): Set<string> {
   const found = new Set<string>();
-  const tree = parse(css, { context, parseCustomProperty: true, onParseError: () => undefined });
+  // A list of declarations with a brace too many would never end.
+  const rules = context === 'stylesheet' ? css : `a{${css}}`;
+  const tree = parse(withoutComments(rules), { parseCustomProperty: true, onParseError: () => undefined });
   walk(tree, function (node) {
     if (node.type === 'Declaration') {
       const rule = this.atrule?.name.toLowerCase() ?? '';
       for (const tag of featuresOf(node, featuresOfNames[rule])) found.add(tag);
-    } else if (node.type === 'Raw' && node.value.includes('{') && node.value.length < css.length) {
+    } else if (node.type === 'Raw' && node.value.includes('{') && node.value.length < rules.length) {
       // A nested rule whose selector starts with a letter is taken for a declaration that fails.
       for (const tag of requestedFeatures(node.value, 'stylesheet')) found.add(tag);
     }
@@ -97,10 +99,17 @@ function settingsOf(parts: readonly CssNode[]): string[] {
   });
 }
 
+/** HTML comments mean nothing in CSS; inside a block the parser never gets past the start of one. */
+const withoutComments = (css: string) => css.replace(/<!--|-->/g, ' ');
+
 /** What a stylesheet imports, as it writes it. */
 export function importsOf(css: string): string[] {
   const found: string[] = [];
-  const tree = parse(css, { parseRulePrelude: false, parseValue: false, onParseError: () => undefined });
+  const tree = parse(withoutComments(css), {
+    parseRulePrelude: false,
+    parseValue: false,
+    onParseError: () => undefined,
+  });
   walk(tree, {
     visit: 'Atrule',
     enter({ name, prelude }) {
