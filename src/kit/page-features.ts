@@ -29,11 +29,11 @@ export function featuresOfPages(paths: readonly string[], folder: string): Reque
 }
 
 function readStyles(path: string, text: string): { features: Set<string>; links: string[] } {
-  if (!isPage(path)) return { features: requestedFeatures(text, 'stylesheet'), links: importsOf(text) };
+  if (!isPage(path)) return { features: requestedFeatures(text), links: importsOf(text) };
   const { stylesheets, declarations, links } = pageStyles(text);
   const features = new Set([
-    ...stylesheets.flatMap((css) => [...requestedFeatures(css, 'stylesheet')]),
-    ...declarations.flatMap((css) => [...requestedFeatures(css, 'declarationList')]),
+    ...stylesheets.flatMap((css) => [...requestedFeatures(css)]),
+    ...declarations.flatMap((css) => [...requestedFeatures(css)]),
   ]);
   return { features, links: [...links, ...stylesheets.flatMap(importsOf)] };
 }

@@ -1,6 +1,6 @@
 // CSS Fonts 4, section 6: the font features that styles turn on
 
-import { parse, walk, type CssNode, type Declaration } from 'css-tree';
+import { tokenize, tokenTypes } from 'css-tree';
 
 /** What the values of `font-variant` and its longhands turn on (CSS Fonts 4, sections 6.3 to 6.10). */
 const featuresOfValues: Readonly<Record<string, readonly string[]>> = {
@@ -46,6 +46,22 @@ const featuresOfNames: Readonly<Record<string, (number: number) => readonly stri
 
 const padded = (number: number) => String(number).padStart(2, '0');
 
+interface Token {
+  type: number;
+  /** As it is written. */
+  text: string;
+}
+
+/** Without spaces and comments. Tokens and no tree: no input keeps them from coming to an end. */
+function tokensOf(css: string): Token[] {
+  const tokens: Token[] = [];
+  tokenize(css, (type, start, end) => {
+    if (type !== tokenTypes.WhiteSpace && type !== tokenTypes.Comment)
+      tokens.push({ type, text: css.slice(start, end) });
+  });
+  return tokens;
+}
+
 /**
  * Features that styles turn on, wherever they do; those that they turn off again elsewhere are among them. Values of custom
  * properties count too, as a feature may be turned on through one.
@@ -53,70 +69,79 @@ const padded = (number: number) => String(number).padStart(2, '0');
  * @param css a stylesheet, or the declarations of a style attribute
  * @returns tags; nothing for what isn't CSS
  */
-export function requestedFeatures(css: string, context: 'stylesheet' | 'declarationList'): Set<string> {
+export function requestedFeatures(css: string): Set<string> {
   const found = new Set<string>();
-  // A list of declarations with a brace too many would never end.
-  const rules = context === 'stylesheet' ? css : `a{${css}}`;
-  const tree = parse(withoutComments(rules), { parseCustomProperty: true, onParseError: () => undefined });
-  walk(tree, function (node) {
-    if (node.type === 'Declaration') {
-      const rule = this.atrule?.name.toLowerCase() ?? '';
-      for (const tag of featuresOf(node, featuresOfNames[rule])) found.add(tag);
-    } else if (node.type === 'Raw' && node.value.includes('{') && node.value.length < rules.length) {
-      // A nested rule whose selector starts with a letter is taken for a declaration that fails.
-      for (const tag of requestedFeatures(node.value, 'stylesheet')) found.add(tag);
+  const blocks: string[] = [];
+  let atRule = '';
+  let property = '';
+  let parts: Token[] = [];
+  const finish = () => {
+    for (const tag of featuresOf(property, parts, featuresOfNames[blocks.at(-1) ?? ''])) found.add(tag);
+    [atRule, property, parts] = ['', '', []];
+  };
+  for (const token of tokensOf(css)) {
+    switch (token.type) {
+      case tokenTypes.AtKeyword:
+        atRule = token.text.slice(1).toLowerCase();
+        break;
+      case tokenTypes.LeftCurlyBracket:
+        blocks.push(atRule); // what stood before it is a selector
+        [atRule, property, parts] = ['', '', []];
+        break;
+      case tokenTypes.RightCurlyBracket:
+        finish();
+        blocks.pop();
+        break;
+      case tokenTypes.Semicolon:
+        finish();
+        break;
+      case tokenTypes.Colon:
+        if (property === '') [property, parts] = [parts.at(-1)?.text.toLowerCase() ?? '', []];
+        break;
+      default:
+        parts.push(token);
     }
-  });
+  }
+  finish();
   return found;
 }
 
 function featuresOf(
-  { property, value }: Declaration,
+  property: string,
+  parts: readonly Token[],
   ofNames: ((number: number) => readonly string[]) | undefined,
 ): string[] {
-  const parts = value.type === 'Value' ? value.children.toArray() : [];
-  if (ofNames) return parts.flatMap((part) => (part.type === 'Number' ? ofNames(Number(part.value)) : []));
-  const name = property.toLowerCase();
-  if (name === 'font-feature-settings') return settingsOf(parts);
-  if (name === 'font' || name.startsWith('font-variant')) return valuesOf(parts);
-  return name.startsWith('--') ? [...settingsOf(parts), ...valuesOf(parts)] : [];
+  if (property === '') return [];
+  if (ofNames)
+    return parts.flatMap(({ type, text }) => (type === tokenTypes.Number ? ofNames(Number(text)) : []));
+  if (property === 'font-feature-settings') return settingsOf(parts);
+  if (property === 'font' || property.startsWith('font-variant')) return valuesOf(parts);
+  return property.startsWith('--') ? [...settingsOf(parts), ...valuesOf(parts)] : [];
 }
 
-const valuesOf = (parts: readonly CssNode[]): string[] =>
-  parts.flatMap((part) =>
-    part.type === 'Identifier' ? (featuresOfValues[part.name.toLowerCase()] ?? []) : [],
+const valuesOf = (parts: readonly Token[]): string[] =>
+  parts.flatMap(({ type, text }) =>
+    type === tokenTypes.Ident ? (featuresOfValues[text.toLowerCase()] ?? []) : [],
   );
 
 /** `"smcp", "ss01" 2, "liga" off`: each tag but those that are off. */
-function settingsOf(parts: readonly CssNode[]): string[] {
-  return parts.flatMap((part, i) => {
-    if (part.type !== 'String' || !/^[\x20-\x7e]{4}$/.test(part.value)) return [];
-    const next = parts[i + 1] as CssNode | undefined;
-    const isOff =
-      (next?.type === 'Number' && Number(next.value) === 0) ||
-      (next?.type === 'Identifier' && next.name.toLowerCase() === 'off');
-    return isOff ? [] : [part.value];
+function settingsOf(parts: readonly Token[]): string[] {
+  return parts.flatMap(({ type, text }, i) => {
+    const tag = text.slice(1, -1);
+    if (type !== tokenTypes.String || !/^[\x20-\x7e]{4}$/.test(tag)) return [];
+    const next = parts.at(i + 1)?.text ?? '';
+    return /^(0+|off)$/i.test(next) ? [] : [tag];
   });
 }
 
-/** HTML comments mean nothing in CSS; inside a block the parser never gets past the start of one. */
-const withoutComments = (css: string) => css.replace(/<!--|-->/g, ' ');
-
 /** What a stylesheet imports, as it writes it. */
 export function importsOf(css: string): string[] {
-  const found: string[] = [];
-  const tree = parse(withoutComments(css), {
-    parseRulePrelude: false,
-    parseValue: false,
-    onParseError: () => undefined,
+  const tokens = tokensOf(css);
+  return tokens.flatMap(({ type, text }, i) => {
+    if (type !== tokenTypes.AtKeyword || text.toLowerCase() !== '@import') return [];
+    const isFunction = tokens.at(i + 1)?.type === tokenTypes.Function;
+    const target = tokens.at(i + (isFunction ? 2 : 1));
+    if (target?.type === tokenTypes.String) return [target.text.slice(1, -1)];
+    return target?.type === tokenTypes.Url ? [target.text.replace(/^url\(\s*|\s*\)$/gi, '')] : [];
   });
-  walk(tree, {
-    visit: 'Atrule',
-    enter({ name, prelude }) {
-      if (name.toLowerCase() !== 'import' || prelude?.type !== 'AtrulePrelude') return;
-      const [first] = prelude.children.toArray();
-      if (first?.type === 'String' || first?.type === 'Url') found.push(first.value);
-    },
-  });
-  return found;
 }

@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { importsOf, pageStyles, requestedFeatures } from '#src/site/index.js';
 
 test.each<[css: string, ...tags: string[]]>([
@@ -31,21 +32,22 @@ test.each<[css: string, ...tags: string[]]>([
   ['a { font-variant-ligatures: discretionary-ligatures', 'dlig'],
   ['} ) not CSS at all {{{ "smcp"'],
 ])('%s', (css, ...tags) => {
-  expect([...requestedFeatures(css, 'stylesheet')]).toEqual(tags);
+  expect([...requestedFeatures(css)]).toEqual(tags);
 });
 
-test.each(['}};', '{', '"', 'a{b}}<!--', '@import', "'smcp", '/*'])(
-  '%s comes to nothing, and to an end',
-  (css) => {
-    for (const context of ['stylesheet', 'declarationList'] as const)
-      expect(requestedFeatures(css, context).size).toBe(0);
-  },
-);
+test('whatever is read, it comes to tags and to an end', () => {
+  const pieces = '{ } ( "smcp" \' \\ /* @media @import a : ; --x <!-- \n \0'.split(' ');
+  fc.assert(
+    fc.property(fc.array(fc.constantFrom(...pieces), { maxLength: 40 }), (some) => {
+      for (const tag of requestedFeatures(some.join(''))) expect(tag).toMatch(/^.{4}$/);
+      importsOf(some.join(''));
+    }),
+    { numRuns: 1000 },
+  );
+});
 
 test('a style attribute', () => {
-  expect([...requestedFeatures('color: red; font-variant-caps: petite-caps', 'declarationList')]).toEqual([
-    'pcap',
-  ]);
+  expect([...requestedFeatures('color: red; font-variant-caps: petite-caps')]).toEqual(['pcap']);
 });
 
 test('stylesheets that are imported', () => {
