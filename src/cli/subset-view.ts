@@ -3,7 +3,7 @@ import { relative } from 'node:path';
 import type { CodePointSet } from '../core/text/code-point-set.js';
 import type { RequestedLanguage } from '../core/text/languages.js';
 import { featureWords, isAppliedByDefault } from '../data/feature-names.js';
-import type { RequestedFeatures } from '../kit/requested-features.js';
+import type { RequestedFeatures } from '../kit/styled-files.js';
 import type { SubsetFile } from '../kit/subset.js';
 import { characterText, count, kilobytes, listed, share, table, wrapped } from './format.js';
 import type { Terminal } from './terminal.js';

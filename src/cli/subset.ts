@@ -9,7 +9,7 @@ import { CodePointSet } from '../core/text/code-point-set.js';
 import type { RequestedLanguage } from '../core/text/languages.js';
 import type { SubsetFile, SubsetTask } from '../kit/subset.js';
 import { atOnce } from '../kit/at-once.js';
-import { mayHaveStyles, type RequestedFeatures } from '../kit/requested-features.js';
+import { mayHaveStyles, type RequestedFeatures } from '../kit/styled-files.js';
 import { chooseFaces } from './faces.js';
 import { readFormats, required } from './formats-option.js';
 import { fontPaths, fontsIn, type InputFont } from './inputs.js';
@@ -175,7 +175,7 @@ async function wantedBy(options: SubsetCommandOptions, folder: string): Promise<
     const { expandPaths } = await import('../kit/sources.js');
     const { textFiles, textOf } = await import('../kit/text-files.js');
     const paths = await expandPaths(options.charsFrom, folder, textFiles);
-    for (const path of paths) addText(textOf(relative(folder, path) || path, readFileSync(path)));
+    for (const path of paths) addText(await textOf(relative(folder, path) || path, readFileSync(path)));
     if (paths.some(mayHaveStyles)) {
       const { featuresOfPages } = await import('../kit/page-features.js');
       turnedOn = featuresOfPages(paths, folder);

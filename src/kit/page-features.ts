@@ -1,7 +1,7 @@
-import { existsSync, readFileSync } from 'node:fs';
+import { readFileSync, statSync } from 'node:fs';
 import { dirname, join, relative, resolve } from 'node:path';
 import { importsOf, pageStyles, requestedFeatures } from '../site/index.js';
-import { isPage, mayHaveStyles, type RequestedFeatures } from './requested-features.js';
+import { isPage, mayHaveStyles, type RequestedFeatures } from './styled-files.js';
 
 /**
  * The features that pages and stylesheets turn on. Stylesheets that are linked or imported by a path are read too; those
@@ -49,8 +49,10 @@ function pathOf(link: string, from: string, folder: string): string | undefined 
   }
   if (path === '') return undefined;
   const roots = path.startsWith('/') ? foldersUpTo(dirname(from), folder) : [dirname(from)];
-  return roots.map((root) => resolve(join(root, path))).find((target) => existsSync(target));
+  return roots.map((root) => resolve(join(root, path))).find(isFile);
 }
+
+const isFile = (path: string) => statSync(path, { throwIfNoEntry: false })?.isFile() === true;
 
 function foldersUpTo(start: string, end: string): string[] {
   const folders = [start];

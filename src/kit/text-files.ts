@@ -21,7 +21,7 @@ const notDrawn: ReadonlySet<string> = new Set(['script', 'style', 'meta', 'link'
  * @param path tells the kind by its extension
  * @throws DenseGlyphError `file-unreadable` for JSON that isn't, and for files that aren't text
  */
-export function textOf(path: string, bytes: Uint8Array): string {
+export async function textOf(path: string, bytes: Uint8Array): Promise<string> {
   const text = decoded(path, bytes);
   switch (extname(path).toLowerCase()) {
     case '.html':
@@ -33,8 +33,11 @@ export function textOf(path: string, bytes: Uint8Array): string {
     case '.mdx':
       // Markdown may hold character references; what it writes plainly is drawn anyhow.
       return `${text}\n${htmlText(text)}`;
-    case '.css':
-      return stringsOf(text);
+    case '.css': {
+      // Its library takes longer to load than most texts to read.
+      const { stringsOf } = await import('../site/css-tokens.js');
+      return stringsOf(text).join('\n');
+    }
     case '.json':
     case '.webmanifest':
       return jsonText(path, text);
@@ -70,25 +73,6 @@ function htmlText(html: string): string {
   }
   return pieces.join('\n');
 }
-
-/** What stylesheets may draw stands in strings: of `content`, `quotes`, `list-style-type`. */
-const stringsOf = (css: string) =>
-  [...css.matchAll(/"((?:[^"\\\n]|\\[^])*)"|'((?:[^'\\\n]|\\[^])*)'/g)]
-    .map(([, double, single]) => unescaped(double ?? single))
-    .join('\n');
-
-/** CSS Syntax 3, section 4.3.7. */
-const unescaped = (text: string) =>
-  text.replace(
-    /\\(?:([0-9a-f]{1,6})\s?|\n|([^]))/gi,
-    (_, code: string | undefined, character: string | undefined) =>
-      code === undefined ? (character ?? '') : characterOf(parseInt(code, 16)),
-  );
-
-const characterOf = (codePoint: number) =>
-  codePoint === 0 || codePoint > 0x10ffff || (codePoint >= 0xd800 && codePoint <= 0xdfff)
-    ? '\ufffd'
-    : String.fromCodePoint(codePoint);
 
 function jsonText(path: string, text: string): string {
   let value: unknown;

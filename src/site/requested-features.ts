@@ -1,6 +1,7 @@
 // CSS Fonts 4, section 6: the font features that styles turn on
 
-import { tokenize, tokenTypes } from 'css-tree';
+import { string, tokenTypes, url } from 'css-tree';
+import { tokensOf, type Token } from './css-tokens.js';
 
 /** What the values of `font-variant` and its longhands turn on (CSS Fonts 4, sections 6.3 to 6.10). */
 const featuresOfValues: Readonly<Record<string, readonly string[]>> = {
@@ -45,22 +46,6 @@ const featuresOfNames: Readonly<Record<string, (number: number) => readonly stri
 };
 
 const padded = (number: number) => String(number).padStart(2, '0');
-
-interface Token {
-  type: number;
-  /** As it is written. */
-  text: string;
-}
-
-/** Without spaces and comments. Tokens and no tree: no input keeps them from coming to an end. */
-function tokensOf(css: string): Token[] {
-  const tokens: Token[] = [];
-  tokenize(css, (type, start, end) => {
-    if (type !== tokenTypes.WhiteSpace && type !== tokenTypes.Comment)
-      tokens.push({ type, text: css.slice(start, end) });
-  });
-  return tokens;
-}
 
 /**
  * Features that styles turn on, wherever they do; those that they turn off again elsewhere are among them. Values of custom
@@ -141,7 +126,7 @@ export function importsOf(css: string): string[] {
     if (type !== tokenTypes.AtKeyword || text.toLowerCase() !== '@import') return [];
     const isFunction = tokens.at(i + 1)?.type === tokenTypes.Function;
     const target = tokens.at(i + (isFunction ? 2 : 1));
-    if (target?.type === tokenTypes.String) return [target.text.slice(1, -1)];
-    return target?.type === tokenTypes.Url ? [target.text.replace(/^url\(\s*|\s*\)$/gi, '')] : [];
+    if (target?.type === tokenTypes.String) return [string.decode(target.text)];
+    return target?.type === tokenTypes.Url ? [url.decode(target.text)] : [];
   });
 }

@@ -83,7 +83,7 @@ describe('subset', () => {
     withSample(async (folder) => {
       const files = {
         'en/page.html':
-          '<link rel=stylesheet href="/css/site.css?v=2"><link rel=stylesheet href="https://elsewhere.example/a.css">' +
+          '<link rel=stylesheet href="/css/site.css?v=2"><link rel=stylesheet href="https://elsewhere.example/a.css"><link rel=stylesheet href="/css/"><link rel=stylesheet href="%E0">' +
           '<style>p { font-feature-settings: "ss01" }</style><p style="font-variant: small-caps">Ab 12',
         'css/site.css':
           '@import "tables.css"; @import url(gone.css); b { font-feature-settings: "liga" 0, "zero" off }',

@@ -326,6 +326,10 @@ describe('what stays', () => {
     // Without classes, browsers would take U+0301 for a mark; here it is none.
     expect(left('a\u0301')).toEqual([true, true]);
     expect(readGdef(cut(odd, 'a\u0301').font)!.glyphClasses).toEqual(new Map());
+    const damaged = fontOf('truetype', sans.tables().set('GDEF', words(1, 0, 12, 0, 0, 0, 9)));
+    expect(cut(damaged, 'a').changes).toEqual([
+      expect.stringMatching(/GDEF is damaged \(at byte 12: format 9/),
+    ]);
   });
 
   test('a font of bitmaps is refused, one that has some beside its outlines is not', () => {

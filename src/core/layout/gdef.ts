@@ -25,6 +25,8 @@ export interface Gdef {
   glyphClasses: ClassDefinition | undefined;
   markAttachmentClasses: ClassDefinition;
   markGlyphSets: Coverage[];
+  /** What is wrong with classes that are missing. */
+  damage?: DenseGlyphError;
   /** Of fonts with axes; without those deltas mean nothing. */
   variationStore?: ItemVariationStore;
 }
@@ -42,23 +44,24 @@ export function readGdef(font: Font): Gdef | undefined {
   const [glyphClassDef, , , markAttachClassDef] = reader.uint16Array(4);
   const markGlyphSetsDef = minorVersion >= 2 ? reader.uint16() : 0;
   const itemVarStore = minorVersion >= 3 && font.has('fvar') ? reader.uint32() : 0;
-  const glyphClasses = glyphClassDef === 0 ? undefined : soundClasses(reader, glyphClassDef);
-  const markAttachmentClasses = soundClasses(reader, markAttachClassDef);
+  let damage: DenseGlyphError | undefined;
+  // Where classes are damaged, WebKitGTK finds none and goes on with the table; the others refuse the font.
+  const classesAt = (offset: number): ClassDefinition => {
+    try {
+      return readClassDefinition(reader, offset);
+    } catch (cause) {
+      if (reader.isExhausted || !(cause instanceof DenseGlyphError)) throw cause;
+      damage = cause;
+      return new Map();
+    }
+  };
+  const glyphClasses = glyphClassDef === 0 ? undefined : classesAt(glyphClassDef);
+  const markAttachmentClasses = classesAt(markAttachClassDef);
   const markGlyphSets = markGlyphSetsDef === 0 ? [] : readMarkGlyphSets(reader, markGlyphSetsDef);
-  const table: Gdef = { glyphClasses, markAttachmentClasses, markGlyphSets };
+  const table: Gdef = { glyphClasses, markAttachmentClasses, markGlyphSets, ...(damage ? { damage } : {}) };
   return itemVarStore === 0
     ? table
     : { ...table, variationStore: readItemVariationStore(reader, itemVarStore) };
-}
-
-/** Where classes are damaged, browsers find none, but go on with the table. */
-function soundClasses(reader: Reader, offset: number): ClassDefinition {
-  try {
-    return readClassDefinition(reader, offset);
-  } catch (cause) {
-    if (reader.isExhausted || !(cause instanceof DenseGlyphError)) throw cause;
-    return new Map();
-  }
 }
 
 function readMarkGlyphSets(reader: Reader, start: number): Coverage[] {

@@ -18,7 +18,7 @@ import { inOrder, type GlyphOrder } from './glyph-order.js';
 import { glyphsFor, mappingsFor, type Mapping } from './glyphs.js';
 import { keptBase, keptLayoutTables } from './layout.js';
 import { keptMetrics, keptVerticalOrigins } from './metrics.js';
-import { changesOf, damageWords, formsByMorx, leftOut } from './notes.js';
+import { changesOf, damagedClassWords, damageWords, formsByMorx, leftOut } from './notes.js';
 import { keptName, keptOs2 } from './names.js';
 import { instructionTables, keptGlyf, keptMaxp } from './outlines.js';
 import { keptGvar, keptMetricVariations } from './variations.js';
@@ -116,7 +116,7 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
       }))
       .sort((a, b) => b.before - a.before),
     dropped,
-    changes: [...changesOf(font, tables), ...[gsub, gpos].flatMap(damageWords)],
+    changes: [...changesOf(font, tables), ...[gsub, gpos].flatMap(damageWords), ...damagedClassWords(gdef)],
   };
 }
 

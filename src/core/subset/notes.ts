@@ -1,4 +1,5 @@
 /** What a subset says of itself: what was left out, and what a browser draws otherwise. */
+import type { Gdef } from '../layout/gdef.js';
 import { overlongKernPairs } from '../layout/kern.js';
 import type { LayoutTable } from '../layout/layout-table.js';
 import type { Font } from '../sfnt/font.js';
@@ -12,6 +13,14 @@ export function damageWords(table: LayoutTable | undefined): string[] {
     `Browsers may ${does} glyphs otherwise: ${table.tag} is damaged (at byte ${damage.place.offset}: ${damage.reason}), and of the whole font they leave out the damaged part, as was done here, or all of ${table.tag}`,
   ];
 }
+
+/** What damaged classes mean for marks. */
+export const damagedClassWords = ({ damage }: Partial<Gdef> = {}): string[] =>
+  damage
+    ? [
+        `Browsers may tell marks otherwise: GDEF is damaged (at byte ${damage.place.offset}: ${damage.reason}), and its classes were left out`,
+      ]
+    : [];
 
 /** Whether substitutions stand in morx alone. */
 export const formsByMorx = (font: Font): boolean => font.has('morx') && !font.has('GSUB');
