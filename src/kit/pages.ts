@@ -1,0 +1,190 @@
+import { readFileSync } from 'node:fs';
+import { relative } from 'node:path';
+import { CodePointSet } from '../core/text/code-point-set.js';
+import { counterSymbols } from '../data/counter-styles.js';
+import {
+  attributeValues,
+  generatedTextOf,
+  importsOf,
+  readPage,
+  requestedFeatures,
+  transformedText,
+  type TextTransform,
+} from '../site/index.js';
+import { decodedText } from './decoded-text.js';
+import { linkedFile } from './linked-file.js';
+import { isPage, type DrawnBesides, type RequestedFeatures } from './styled-files.js';
+
+/** What pages and stylesheets ask of a font. */
+export interface PageDemand {
+  /** What the pages show. */
+  text: string;
+  /** Those that styles turn on. */
+  features: RequestedFeatures;
+  /** What is drawn besides the text. */
+  besides: DrawnBesides[];
+}
+
+/**
+ * Reads pages and stylesheets, and the stylesheets that they link or import by a path. Those of other hosts, and those that
+ * aren't there, are left alone. Rules aren't matched with elements, so that more may be asked for than is drawn.
+ *
+ * @param paths absolute
+ * @param folder what a path that starts with a slash may start from, besides the folders between it and the page
+ * @param otherText what the pages show that doesn't stand in them
+ * @throws DenseGlyphError `file-unreadable` for a page that isn't text
+ */
+export async function readPages(
+  paths: readonly string[],
+  folder: string,
+  otherText: string,
+): Promise<PageDemand> {
+  const reader = new PageReader(folder);
+  for (const path of paths) reader.read(path);
+  return reader.finish(otherText);
+}
+
+interface Drawn {
+  files: Set<string>;
+  text: string[];
+}
+
+class PageReader {
+  private readonly waiting: string[] = [];
+  private readonly seen = new Set<string>();
+  private readonly pages: string[] = [];
+  private readonly text: string[] = [];
+  private readonly languages = new Set<string>();
+  private readonly features = new Map<string, Set<string>>();
+  private readonly drawn = new Map<string, Drawn>();
+  private readonly transforms = new Map<TextTransform, { by: string; files: Set<string> }>();
+  /** Names of attributes that are drawn, with the files that say so. */
+  private readonly attributes = new Map<string, Set<string>>();
+  private readonly quotes = new Set<string>();
+
+  constructor(private readonly folder: string) {}
+
+  /** A page or a stylesheet, and what it leads to. What a stylesheet draws counts as text where it is named itself. */
+  read(start: string): void {
+    this.wait(start);
+    for (let path = this.waiting.pop(); path !== undefined; path = this.waiting.pop()) {
+      if (isPage(path)) this.readPage(path);
+      else {
+        const drawn = this.readStyles(readFileSync(path, 'utf8'), path);
+        if (path === start) this.text.push(...drawn);
+      }
+    }
+  }
+
+  private wait(path: string): void {
+    if (this.seen.has(path)) return;
+    this.seen.add(path);
+    this.waiting.push(path);
+  }
+
+  private readPage(path: string): void {
+    const file = this.shown(path);
+    const page = readPage(decodedText(file, readFileSync(path)));
+    this.pages.push(path);
+    this.text.push(...page.text);
+    for (const language of page.languages) this.languages.add(language);
+    for (const css of [...page.stylesheets, ...page.declarations]) this.readStyles(css, path);
+    for (const link of page.links) this.follow(link, path);
+    for (const name of page.counterStyles) this.draw('lists', file, `${counterSymbols.get(name) ?? ''}. `);
+    if (page.passwords) this.draw('password fields', file, '•●');
+    if (page.quotes) this.quotes.add(file);
+  }
+
+  /** @returns what they draw */
+  private readStyles(css: string, path: string): string[] {
+    const file = this.shown(path);
+    for (const tag of requestedFeatures(css)) addTo(this.features, tag, file);
+    const { drawn, attributes, transforms, quotes } = generatedTextOf(css);
+    for (const [by, text] of drawn) this.draw(by, file, text);
+    for (const name of attributes) addTo(this.attributes, name, file);
+    for (const [transform, by] of transforms) {
+      const { files } = this.transforms.get(transform) ?? { files: new Set() };
+      this.transforms.set(transform, { by, files: files.add(file) });
+    }
+    if (quotes) this.quotes.add(file);
+    for (const link of importsOf(css)) this.follow(link, path);
+    return [...drawn.values()];
+  }
+
+  private follow(link: string, from: string): void {
+    const path = linkedFile(link, from, this.folder);
+    if (path !== undefined) this.wait(path);
+  }
+
+  private draw(by: string, file: string, text: string): void {
+    const drawn = this.drawn.get(by) ?? { files: new Set(), text: [] };
+    drawn.files.add(file);
+    drawn.text.push(text);
+    this.drawn.set(by, drawn);
+  }
+
+  async finish(otherText: string): Promise<PageDemand> {
+    this.drawAttributes();
+    if (this.quotes.size > 0) {
+      const { quotationMarksOf } = await import('../core/text/languages.js');
+      const marks = ['', ...this.languages].map(quotationMarksOf).join('');
+      for (const file of this.quotes) this.draw('quotation marks', file, marks);
+    }
+    this.drawTransformed(otherText);
+    const features = Array.from(this.features, ([tag, files]) => [tag, [...files].sort()] as const);
+    const besides = Array.from(this.drawn, ([by, { files, text }]) => ({
+      by,
+      files: [...files].sort(),
+      characters: CodePointSet.ofText(text.join('')),
+    }));
+    return {
+      text: this.text.join('\n'),
+      features: new Map(features.sort(([a], [b]) => (a < b ? -1 : 1))),
+      besides,
+    };
+  }
+
+  private drawAttributes(): void {
+    const names = new Set(this.attributes.keys());
+    if (names.size === 0) return;
+    const values = this.pages
+      .flatMap((path) => attributeValues(readFileSync(path, 'utf8'), names))
+      .join('\n');
+    for (const [name, files] of this.attributes) {
+      for (const file of files) this.draw(byAttribute(name), file, values);
+    }
+  }
+
+  /** Changes of width apply to what comes of changes of case. */
+  private drawTransformed(otherText: string): void {
+    const generators = ['content', ...Array.from(this.attributes.keys(), byAttribute)];
+    const generated = generators.flatMap((by) => this.drawn.get(by)?.text ?? []);
+    let text = [...this.text, otherText, ...generated].join('\n');
+    for (const transform of [
+      'uppercase',
+      'lowercase',
+      'capitalize',
+      'full-width',
+      'full-size-kana',
+    ] as const) {
+      const asked = this.transforms.get(transform);
+      if (!asked) continue;
+      const before = new Set(text);
+      const transformed = transformedText(text, transform, [...this.languages]);
+      const changed = [...new Set(transformed)].filter((character) => !before.has(character)).join('');
+      for (const file of asked.files) this.draw(asked.by, file, changed);
+      text += transformed;
+    }
+  }
+
+  private shown(path: string): string {
+    return relative(this.folder, path) || path;
+  }
+}
+
+const byAttribute = (name: string) => `content: attr(${name})`;
+
+function addTo(lists: Map<string, Set<string>>, key: string, file: string): void {
+  const files = lists.get(key) ?? new Set();
+  lists.set(key, files.add(file));
+}
