@@ -13,7 +13,6 @@ import { subsetFont } from '#src/core/subset/index.js';
 import { parseUnicodeRanges } from '#src/core/subset/wanted.js';
 import { cmap } from '#src/core/tables/index.js';
 import type { CodePointSet } from '#src/core/text/code-point-set.js';
-import { isAppliedByDefault } from '#src/data/feature-names.js';
 import { availableEngines } from '../../test/support/engines.js';
 import { Drawings } from './drawings.js';
 
@@ -49,7 +48,7 @@ for (const stylesheet of readdirSync(partFolder).filter((name) => name.endsWith(
     const features = layoutListsOf(part).features.map(({ tag }) => tag);
     const leave = layoutListsOf(font)
       .features.map(({ tag }) => tag)
-      .filter((tag) => isAppliedByDefault(tag) && !features.includes(tag));
+      .filter((tag) => !features.includes(tag));
     const characters = parseUnicodeRanges(ranges);
     const subset = subsetFont(font, { characters, hinting, features: { keep: features, leave } });
     const { bytes } = await writeFont(subset.font, 'woff2');

@@ -3,7 +3,7 @@ import { relative } from 'node:path';
 import type { CodePointSet } from '../core/text/code-point-set.js';
 import type { RequestedLanguage } from '../core/text/languages.js';
 import { featureWords, isAppliedByDefault } from '../data/feature-names.js';
-import type { RequestedFeatures } from '../kit/styled-files.js';
+import type { DrawnBesides, RequestedFeatures } from '../kit/styled-files.js';
 import type { SubsetFile } from '../kit/subset.js';
 import { characterText, count, kilobytes, listed, share, table, wrapped } from './format.js';
 import type { Terminal } from './terminal.js';
@@ -16,6 +16,8 @@ export interface Wanted {
   needed: CodePointSet;
   /** Features that pages turn on, with the files that do. */
   turnedOn: RequestedFeatures;
+  /** What pages draw besides their text. */
+  besides: readonly DrawnBesides[];
 }
 
 /** A face that was cut down. */
@@ -99,6 +101,7 @@ function detailLines(subset: SubsetFile, wanted: Wanted, width: number, nameOf: 
       width,
     ),
     ...missingLines(characters.missing, wanted, width, nameOf),
+    ...besidesLines(characters, wanted, width),
     ...row('Also', companionWords(characters.companions), width),
     ...row(
       'Tables',
@@ -150,6 +153,41 @@ function turnedOnItems(turnedOn: RequestedFeatures, { kept }: SubsetFile['featur
   return items.flatMap((part, i) =>
     i < items.length - 1 ? [...part.slice(0, -1), `${part[part.length - 1]};`] : part,
   );
+}
+
+/** What styles and elements of pages draw that their text doesn't hold; then what of it the font lacks. */
+function besidesLines(
+  { optional }: SubsetFile['characters'],
+  { besides, characters: asked }: Wanted,
+  width: number,
+): string[] {
+  const there = new Set(optional);
+  const items = (isShown: (codePoint: number) => boolean) =>
+    besides.flatMap(({ by, files, characters }) => {
+      const shown = codePointsOf(characters).filter(isShown);
+      return shown.length > 0 ? [[...shortList(shown), ...words(`by ${by} in ${files[0]}`)]] : [];
+    });
+  const drawn = items((codePoint) => there.has(codePoint));
+  // Characters for private use are icons of other fonts.
+  const lacking = items(
+    (codePoint) => !there.has(codePoint) && !asked.has(codePoint) && !isPrivate(codePoint),
+  );
+  const lines = [
+    ...drawn.map((item, i) => (i === 0 ? ['also', 'draw', ...item] : item)),
+    ...lacking.map((item) => ['missing:', ...item]),
+  ];
+  return lines.flatMap((line, i) => row(i === 0 ? 'Pages' : '', line, width));
+}
+
+const codePointsOf = (set: CodePointSet): number[] =>
+  set.ranges().flatMap(([first, last]) => Array.from({ length: last - first + 1 }, (_, i) => first + i));
+
+const isPrivate = (codePoint: number) => (codePoint >= 0xe000 && codePoint <= 0xf8ff) || codePoint >= 0xf0000;
+
+function shortList(codePoints: readonly number[]): string[] {
+  const rest = codePoints.length - charactersNamed;
+  const shown = codePoints.slice(0, charactersNamed).map(characterText);
+  return rest > 0 ? [...shown, `and ${rest} more`] : shown;
 }
 
 function companionWords(companions: readonly number[]): string[] {
@@ -213,6 +251,7 @@ function summaryLines(
         width,
       ),
       ...missingLines(characters.missing, wanted, width, nameOf),
+      ...besidesLines(characters, wanted, width),
       ...row('Features', featureItems(features), width),
       ...row('', turnedOnItems(wanted.turnedOn, features), width),
       ...dropped.flatMap((text, i) => row(i === 0 ? 'Left out' : '', words(text), width)),

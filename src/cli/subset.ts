@@ -6,9 +6,11 @@ import { DenseGlyphError, inFile } from '../core/errors.js';
 import type { FeatureChoice } from '../core/subset/features.js';
 import { parseUnicodeRanges } from '../core/subset/wanted.js';
 import { CodePointSet } from '../core/text/code-point-set.js';
+import { unicodeRangeText } from '../core/text/unicode-ranges.js';
 import type { RequestedLanguage } from '../core/text/languages.js';
 import type { SubsetFile, SubsetTask } from '../kit/subset.js';
 import { atOnce } from '../kit/at-once.js';
+import type { PageDemand } from '../kit/pages.js';
 import { mayHaveStyles, type RequestedFeatures } from '../kit/styled-files.js';
 import { chooseFaces } from './faces.js';
 import { readFormats, required } from './formats-option.js';
@@ -67,6 +69,7 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
   const shared = {
     formats,
     characters: wanted.characters,
+    optional: wanted.besides.map(({ characters }) => characters),
     features: withRequested(readFeatures(options.features), wanted.turnedOn),
     hinting: readHinting(options.hinting),
     smallest: options.smallest === true,
@@ -162,32 +165,37 @@ async function languagesBy(text: string): Promise<RequestedLanguage[]> {
 
 async function wantedBy(options: SubsetCommandOptions, folder: string): Promise<Wanted> {
   const languages = await languagesBy(options.languages ?? '');
-  const needed = new CodePointSet();
+  const texts = await readTexts(options, folder);
+  const needed = CodePointSet.ofText(texts.text);
   for (const { letters } of languages) needed.addAll(letters);
-  const addText = (text: string) => {
-    // What only arranges text has no glyph to keep.
-    for (const character of text)
-      if (!/[\n\r\t\f\uFEFF]/.test(character)) needed.add(character.codePointAt(0)!);
-  };
-  addText(options.chars ?? '');
-  let turnedOn: RequestedFeatures = new Map();
-  if (options.charsFrom) {
-    const { expandPaths } = await import('../kit/sources.js');
-    const { textFiles, textOf } = await import('../kit/text-files.js');
-    const paths = await expandPaths(options.charsFrom, folder, textFiles);
-    for (const path of paths) addText(await textOf(relative(folder, path) || path, readFileSync(path)));
-    if (paths.some(mayHaveStyles)) {
-      const { featuresOfPages } = await import('../kit/page-features.js');
-      turnedOn = featuresOfPages(paths, folder);
-    }
-  }
   const asked = parseUnicodeRanges(options.ranges ?? '');
   for (const set of [needed, ...languages.map((language) => language.characters)]) asked.addAll(set);
   if (asked.size === 0) {
     const advice = 'say what to keep with --chars, --chars-from, --ranges or --languages';
     throw new DenseGlyphError('call-invalid', 'no characters are asked for', {}, advice);
   }
-  return { characters: asked, languages, needed, turnedOn };
+  return { characters: asked, languages, needed, turnedOn: texts.features, besides: texts.besides };
+}
+
+/** The text of the call and of the files that it names, and what pages among them ask for besides. */
+async function readTexts(
+  { chars = '', charsFrom }: SubsetCommandOptions,
+  folder: string,
+): Promise<PageDemand> {
+  const nothing = { text: chars, features: new Map(), besides: [] };
+  if (!charsFrom) return nothing;
+  const { expandPaths } = await import('../kit/sources.js');
+  const { textFiles, textOf } = await import('../kit/text-files.js');
+  const paths = await expandPaths(charsFrom, folder, textFiles);
+  let text = chars;
+  for (const path of paths.filter((one) => !mayHaveStyles(one))) {
+    text += `\n${await textOf(relative(folder, path) || path, readFileSync(path))}`;
+  }
+  const pages = paths.filter(mayHaveStyles);
+  if (pages.length === 0) return { ...nothing, text };
+  const { readPages } = await import('../kit/pages.js');
+  const demand = await readPages(pages, folder, text);
+  return { ...demand, text: `${text}\n${demand.text}` };
 }
 
 /** Pages turn features on, but the call has the last word. */
@@ -222,6 +230,11 @@ function documentOf(results: readonly MadeSubset[], wanted: Wanted, folder: stri
   return {
     wanted: wanted.characters.size,
     turnedOn: Object.fromEntries(wanted.turnedOn),
+    besides: wanted.besides.map(({ by, files, characters }) => ({
+      by,
+      files,
+      characters: unicodeRangeText(characters.ranges()),
+    })),
     subsets: results.map(({ input, inputBytes, paths, subset: { outputs, ...about } }) => ({
       input,
       inputBytes,

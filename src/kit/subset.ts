@@ -16,6 +16,8 @@ export interface SubsetTask {
   face: number;
   formats: readonly FontFormat[];
   characters: CodePointSet;
+  /** Kept where the face has them. */
+  optional: readonly CodePointSet[];
   features: SubsetOptions['features'];
   hinting: 'keep' | 'drop';
   /** Whether to search longer for the smallest WOFF2. */
@@ -35,6 +37,7 @@ export async function makeSubset(task: SubsetTask): Promise<SubsetFile> {
     const makeOne = task.smallest ? smallestSubset : subsetFont;
     const { font: small, ...about } = await makeOne(font, {
       characters: task.characters,
+      optional: task.optional,
       hinting: task.hinting,
       ...(task.features ? { features: task.features } : {}),
     });

@@ -1,9 +1,7 @@
 import { extname } from 'node:path';
-import { parse, type DefaultTreeAdapterTypes } from 'parse5';
 import { DenseGlyphError } from '../core/errors.js';
+import { decodedText } from './decoded-text.js';
 import type { FileKind } from './sources.js';
-
-type Node = DefaultTreeAdapterTypes.Node;
 
 /** Files whose text `--chars-from` takes from a folder. */
 export const textFiles: FileKind = {
@@ -11,32 +9,22 @@ export const textFiles: FileKind = {
   noun: 'text file',
 };
 
-/** Attributes whose value a browser draws. */
-const drawnAttributes: ReadonlySet<string> = new Set(['alt', 'label', 'placeholder', 'title', 'value']);
-const notDrawn: ReadonlySet<string> = new Set(['script', 'style', 'meta', 'link']);
-
 /**
- * The text that a file would draw: all of a text file, what HTML and Markdown show, the strings of JSON and CSS.
+ * The text of a file that isn't a page: all of a text file or of Markdown, the strings of JSON.
  *
  * @param path tells the kind by its extension
  * @throws DenseGlyphError `file-unreadable` for JSON that isn't, and for files that aren't text
  */
 export async function textOf(path: string, bytes: Uint8Array): Promise<string> {
-  const text = decoded(path, bytes);
+  const text = decodedText(path, bytes);
   switch (extname(path).toLowerCase()) {
-    case '.html':
-    case '.htm':
-    case '.xhtml':
-      return htmlText(text);
     case '.md':
     case '.markdown':
-    case '.mdx':
-      // Markdown may hold character references; what it writes plainly is drawn anyhow.
-      return `${text}\n${htmlText(text)}`;
-    case '.css': {
-      // Its library takes longer to load than most texts to read.
-      const { stringsOf } = await import('../site/css-tokens.js');
-      return stringsOf(text).join('\n');
+    case '.mdx': {
+      // It may hold HTML and character references; what it writes plainly is drawn anyhow. The library for HTML takes
+      // longer to load than most texts to read.
+      const { readPage } = await import('../site/page.js');
+      return [text, ...readPage(text).text].join('\n');
     }
     case '.json':
     case '.webmanifest':
@@ -44,34 +32,6 @@ export async function textOf(path: string, bytes: Uint8Array): Promise<string> {
     default:
       return text;
   }
-}
-
-function decoded(path: string, bytes: Uint8Array): string {
-  const encoding = bytes[0] === 0xff && bytes[1] === 0xfe ? 'utf-16le' : 'utf-8';
-  try {
-    return new TextDecoder(encoding, { fatal: true }).decode(bytes);
-  } catch {
-    throw new DenseGlyphError(
-      'file-unreadable',
-      'it is not text in UTF-8',
-      { file: path },
-      'save it as UTF-8',
-    );
-  }
-}
-
-function htmlText(html: string): string {
-  const pieces: string[] = [];
-  const waiting: Node[] = [parse(html)];
-  for (let node = waiting.pop(); node; node = waiting.pop()) {
-    if ('value' in node && node.nodeName === '#text') pieces.push(node.value);
-    if (!('childNodes' in node) || notDrawn.has(node.nodeName)) continue;
-    if ('attrs' in node) {
-      for (const { name, value } of node.attrs) if (drawnAttributes.has(name)) pieces.push(value);
-    }
-    waiting.push(...node.childNodes);
-  }
-  return pieces.join('\n');
 }
 
 function jsonText(path: string, text: string): string {

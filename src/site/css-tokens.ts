@@ -1,6 +1,6 @@
 // CSS Syntax 3, section 4
 
-import { string, tokenize, tokenTypes } from 'css-tree';
+import { tokenize, tokenTypes } from 'css-tree';
 
 export interface Token {
   type: number;
@@ -17,7 +17,3 @@ export function tokensOf(css: string): Token[] {
   });
   return tokens;
 }
-
-/** What stylesheets may draw stands in strings: of `content`, `quotes`, `list-style-type`. */
-export const stringsOf = (css: string): string[] =>
-  tokensOf(css).flatMap(({ type, text }) => (type === tokenTypes.String ? [string.decode(text)] : []));

@@ -1,5 +1,6 @@
-/** Pages of a site: reading them, and putting the kit's markup into them. */
-export { pageStyles, type PageStyles } from './page-styles.js';
-export { stringsOf } from './css-tokens.js';
+/** Pages of a site: reading them and their styles, and putting the kit's markup into them. */
+export { attributeValues, readPage, type Page } from './page.js';
+export { generatedTextOf, type GeneratedText } from './generated-text.js';
 export { importsOf, requestedFeatures } from './requested-features.js';
+export { transformedText, type TextTransform } from './transformed-text.js';
 export { insertIntoHead } from './head-insertion.js';

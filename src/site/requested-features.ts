@@ -2,48 +2,56 @@
 
 import { string, tokenTypes, url } from 'css-tree';
 import { tokensOf, type Token } from './css-tokens.js';
+import { declarationsOf, type Declaration } from './declarations.js';
 
 /** What the values of `font-variant` and its longhands turn on (CSS Fonts 4, sections 6.3 to 6.10). */
-const featuresOfValues: Readonly<Record<string, readonly string[]>> = {
-  'discretionary-ligatures': ['dlig'],
-  'historical-ligatures': ['hlig'],
-  'small-caps': ['smcp'],
-  'all-small-caps': ['smcp', 'c2sc'],
-  'petite-caps': ['pcap'],
-  'all-petite-caps': ['pcap', 'c2pc'],
-  unicase: ['unic'],
-  'titling-caps': ['titl'],
-  'lining-nums': ['lnum'],
-  'oldstyle-nums': ['onum'],
-  'proportional-nums': ['pnum'],
-  'tabular-nums': ['tnum'],
-  'diagonal-fractions': ['frac', 'numr', 'dnom'],
-  'stacked-fractions': ['afrc'],
-  ordinal: ['ordn'],
-  'slashed-zero': ['zero'],
-  sub: ['subs'],
-  super: ['sups'],
-  'historical-forms': ['hist'],
-  jis78: ['jp78'],
-  jis83: ['jp83'],
-  jis90: ['jp90'],
-  jis04: ['jp04'],
-  simplified: ['smpl'],
-  traditional: ['trad'],
-  'full-width': ['fwid'],
-  'proportional-width': ['pwid'],
-  ruby: ['ruby'],
-};
+const featuresOfValues = new Map<string, readonly string[]>(
+  Object.entries({
+    'discretionary-ligatures': ['dlig'],
+    'historical-ligatures': ['hlig'],
+    'small-caps': ['smcp'],
+    'all-small-caps': ['smcp', 'c2sc'],
+    'petite-caps': ['pcap'],
+    'all-petite-caps': ['pcap', 'c2pc'],
+    unicase: ['unic'],
+    'titling-caps': ['titl'],
+    'lining-nums': ['lnum'],
+    'oldstyle-nums': ['onum'],
+    'proportional-nums': ['pnum'],
+    'tabular-nums': ['tnum'],
+    'diagonal-fractions': ['frac', 'numr', 'dnom'],
+    'stacked-fractions': ['afrc'],
+    ordinal: ['ordn'],
+    'slashed-zero': ['zero'],
+    sub: ['subs'],
+    super: ['sups'],
+    'historical-forms': ['hist'],
+    jis78: ['jp78'],
+    jis83: ['jp83'],
+    jis90: ['jp90'],
+    jis04: ['jp04'],
+    simplified: ['smpl'],
+    traditional: ['trad'],
+    'full-width': ['fwid'],
+    'proportional-width': ['pwid'],
+    ruby: ['ruby'],
+  }),
+);
 
 /** Rules inside `@font-feature-values` (section 6.9), and what a number in them stands for. */
-const featuresOfNames: Readonly<Record<string, (number: number) => readonly string[]>> = {
-  stylistic: () => ['salt'],
-  swash: () => ['swsh', 'cswh'],
-  ornaments: () => ['ornm'],
-  annotation: () => ['nalt'],
-  styleset: (number) => [`ss${padded(number)}`],
-  'character-variant': (number) => [`cv${padded(number)}`],
-};
+const featuresOfNames = new Map<string, (number: number) => readonly string[]>(
+  Object.entries({
+    stylistic: () => ['salt'],
+    swash: () => ['swsh', 'cswh'],
+    ornaments: () => ['ornm'],
+    annotation: () => ['nalt'],
+    styleset: (number: number) => [`ss${padded(number)}`],
+    'character-variant': (number: number) => [`cv${padded(number)}`],
+  }),
+);
+
+/** What Chromium and WebKit set digits with that stand side by side in a vertical line (CSS Writing Modes 4, section 9.1.3). */
+const narrowForms = ['hwid', 'twid', 'qwid'];
 
 const padded = (number: number) => String(number).padStart(2, '0');
 
@@ -56,57 +64,25 @@ const padded = (number: number) => String(number).padStart(2, '0');
  */
 export function requestedFeatures(css: string): Set<string> {
   const found = new Set<string>();
-  const blocks: string[] = [];
-  let atRule = '';
-  let property = '';
-  let parts: Token[] = [];
-  const finish = () => {
-    for (const tag of featuresOf(property, parts, featuresOfNames[blocks.at(-1) ?? ''])) found.add(tag);
-    [atRule, property, parts] = ['', '', []];
-  };
-  for (const token of tokensOf(css)) {
-    switch (token.type) {
-      case tokenTypes.AtKeyword:
-        atRule = token.text.slice(1).toLowerCase();
-        break;
-      case tokenTypes.LeftCurlyBracket:
-        blocks.push(atRule); // what stood before it is a selector
-        [atRule, property, parts] = ['', '', []];
-        break;
-      case tokenTypes.RightCurlyBracket:
-        finish();
-        blocks.pop();
-        break;
-      case tokenTypes.Semicolon:
-        finish();
-        break;
-      case tokenTypes.Colon:
-        if (property === '') [property, parts] = [parts.at(-1)?.text.toLowerCase() ?? '', []];
-        break;
-      default:
-        parts.push(token);
-    }
+  for (const declaration of declarationsOf(css)) {
+    for (const tag of featuresOf(declaration)) found.add(tag);
   }
-  finish();
   return found;
 }
 
-function featuresOf(
-  property: string,
-  parts: readonly Token[],
-  ofNames: ((number: number) => readonly string[]) | undefined,
-): string[] {
-  if (property === '') return [];
+function featuresOf({ property, value, atRule }: Declaration): string[] {
+  const ofNames = featuresOfNames.get(atRule);
   if (ofNames)
-    return parts.flatMap(({ type, text }) => (type === tokenTypes.Number ? ofNames(Number(text)) : []));
-  if (property === 'font-feature-settings') return settingsOf(parts);
-  if (property === 'font' || property.startsWith('font-variant')) return valuesOf(parts);
-  return property.startsWith('--') ? [...settingsOf(parts), ...valuesOf(parts)] : [];
+    return value.flatMap(({ type, text }) => (type === tokenTypes.Number ? ofNames(Number(text)) : []));
+  if (property === 'font-feature-settings') return settingsOf(value);
+  if (property === 'text-combine-upright') return narrowForms;
+  if (property === 'font' || property.startsWith('font-variant')) return valuesOf(value);
+  return property.startsWith('--') ? [...settingsOf(value), ...valuesOf(value)] : [];
 }
 
 const valuesOf = (parts: readonly Token[]): string[] =>
   parts.flatMap(({ type, text }) =>
-    type === tokenTypes.Ident ? (featuresOfValues[text.toLowerCase()] ?? []) : [],
+    type === tokenTypes.Ident ? (featuresOfValues.get(text.toLowerCase()) ?? []) : [],
   );
 
 /** `"smcp", "ss01" 2, "liga" off`: each tag but those that are off. */

@@ -35,7 +35,7 @@ describe('subset', () => {
         /^ +Welsh lacks 8: Ẁ latin capital letter w with grave,/m,
         /^ +missing 1: ж cyrillic small letter zhe$/m,
         /^Tables +\d+\.\d kB → \d+\.\d kB before compression: glyf 31\.5 kB → /m,
-        /^Features +kept calt, kern, liga, mark; left out small capitals \(smcp\), tabular figures/m,
+        /^Features +kept calt, kern, liga, mark, tnum; left out small capitals \(smcp\)/m,
       ]) {
         expect(out).toMatch(line);
       }
@@ -113,6 +113,38 @@ describe('subset', () => {
       writeFileSync(join(folder, 'a.css'), 'q::before { content: "\\41 b"; color: red }');
       await cli(['subset', sans, '--chars-from', 'a.css', '--out', 'type'], folder);
       expect(charactersOf(join(folder, 'type/FerrywakeSans-Regular.woff2'))).toBe('Ab');
+    }));
+
+  test('what pages draw besides their text', () =>
+    withSample(async (folder) => {
+      const files = {
+        'page.html': '<html lang=pl><link rel=stylesheet href=site.css><b>ab</b><ol><li><q>a</q></ol>',
+        'site.css':
+          'b { text-transform: uppercase } i::before { content: "→☃\\e900" } b::after { content: attr(data-a) }',
+      };
+      for (const [path, text] of Object.entries(files)) writeFileSync(join(folder, path), text);
+      const call = ['subset', sans, '--chars-from', 'page.html', '--out', 'type'];
+      const { code, out } = await cli(call, folder);
+      expect([code, charactersOf(join(folder, 'type/FerrywakeSans-Regular.woff2'))]).toEqual([
+        0,
+        ' .0123456789ABab«»‐‘’“”„…→',
+      ]);
+      for (const line of [
+        /^Characters +2 of 2 characters asked for are there$/m,
+        /^Pages +also draw U\+0020 \. 0 1 2 3 4 5 and 4 more by lists in page\.html$/m,
+        /^ +→ by content in site\.css$/m,
+        /^ +« » ‘ ’ “ ” „ by quotation marks in page\.html$/m,
+        /^ +A B by text-transform: uppercase in site\.css$/m,
+        /^ +missing: ☃ by content in site\.css$/m,
+      ]) {
+        expect(out).toMatch(line);
+      }
+      const { besides } = JSON.parse((await cli([...call, '--json'], folder)).out) as { besides: object[] };
+      expect(besides).toContainEqual({
+        by: 'text-transform: uppercase',
+        files: ['site.css'],
+        characters: 'U+41-42',
+      });
     }));
 
   test('many fonts at once, in several formats, the same bytes as one by one', () =>

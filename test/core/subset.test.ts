@@ -156,6 +156,7 @@ describe('what stays', () => {
     ],
     ['a Hangul syllable that a letter ends', [0x11a8, 0xac00, 0xac01], '\uac00\u11a8', [0xac01]],
     ['letters in their joined forms', [0x641, 0xfb56, 0xfed1, 0xfed2, 0xfed5], '\u0641', [0xfed1, 0xfed2]],
+    ['what WebKit draws soft hyphens and joiners with', [0x61, 0xad, 0x200b, 0x200d], 'a\u00ad', [0x200b]],
     ['all joined forms where U+0000 is mapped', [0, 0x641, 0xfed2, 0xfed5], '\u0641', [0, 0xfed2, 0xfed5]],
   ])('%s', (_, mapped, text, companions) => {
     const font = fontOf('truetype', sans.tables().set('cmap', mapping(mapped)));
@@ -190,8 +191,9 @@ describe('what stays', () => {
         'vpal',
         'rvrn',
         'rand',
+        'tnum',
       ],
-      ['smcp', 'tnum', 'frac', 'palt', 'ss01', 'dlig'],
+      ['smcp', 'frac', 'palt', 'ss01', 'dlig'],
     ],
     ['what is asked for', { keep: ['smcp'], leave: ['liga'] }, ['smcp', 'kern'], ['liga', 'c2sc']],
     ['all', 'all', ['smcp', 'ss20', 'XYZ '], []],
@@ -199,6 +201,19 @@ describe('what stays', () => {
     const isWanted = isWantedFeature(choice, setOf('1/2'));
     expect([...kept, ...left].filter(isWanted)).toEqual(kept);
     if (choice !== 'all') expect(isWantedFeature(choice, setOf('1\u20442'))('frac')).toBe(true);
+  });
+
+  test('small capitals that do nothing stay where browsers would make their own without them', () => {
+    const { font, features } = cut(sans, 'ωρα', { features: { keep: ['smcp'], leave: [] } });
+    const tags = readLayoutTable(font, 'GSUB')!.features.map(({ tag }) => tag);
+    expect([tags, features.kept.includes('smcp')]).toEqual([['smcp'], false]);
+  });
+
+  test('optional characters are kept where they are there, with what is drawn with them', () => {
+    const optional = [setOf('bж'), setOf('a↵)א')];
+    const { font, characters } = cut(sans, 'a(', { optional });
+    expect(characters).toEqual({ had: [0x28, 0x61], missing: [], companions: [], optional: [0x29, 0x62] });
+    expect([...cmap.mappingsOf(font.table(cmap))].map(([c]) => c)).toEqual([0x28, 0x29, 0x61, 0x62]);
   });
 
   test('what the font lacks is told', () => {

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { importsOf, pageStyles, requestedFeatures } from '#src/site/index.js';
+import { importsOf, requestedFeatures } from '#src/site/index.js';
 
 test.each<[css: string, ...tags: string[]]>([
   ['a { font-feature-settings: "smcp", "ss01" 2, "c2sc" on }', 'smcp', 'ss01', 'c2sc'],
@@ -29,6 +29,8 @@ test.each<[css: string, ...tags: string[]]>([
   ],
   ['.tabular { --numbers: tabular-nums; font-variant-numeric: var(--numbers) }', 'tnum'],
   ['.caps { --settings: "smcp" 1, "dlig" 0 }', 'smcp'],
+  ['a { text-combine-upright: all }', 'hwid', 'twid', 'qwid'],
+  ['@constructor { a { font-variant: constructor } }'],
   ['a { font-variant-ligatures: discretionary-ligatures', 'dlig'],
   ['} ) not CSS at all {{{ "smcp"'],
 ])('%s', (css, ...tags) => {
@@ -54,15 +56,4 @@ test('stylesheets that are imported', () => {
   const css =
     '@import "a.css"; @import url(b.css) screen; @import url("c.css"); a { background: url(d.png) }';
   expect(importsOf(css)).toEqual(['a.css', 'b.css', 'c.css']);
-});
-
-test('where the styles of a page stand', () => {
-  const html =
-    '<link rel="preload stylesheet" href="a.css"><link rel=icon href=b.png><template><style>q{}</style></template>' +
-    '<p style="color: red">A<svg><style>r{}</style></svg>';
-  expect(pageStyles(html)).toEqual({
-    stylesheets: ['r{}', 'q{}'],
-    declarations: ['color: red'],
-    links: ['a.css'],
-  });
 });

@@ -46,6 +46,17 @@ export function lookupsOfFeatures(table: LayoutTable, isWanted: (tag: string) =>
   return [...found].sort((a, b) => a - b);
 }
 
+/** Where a script has none of these, browsers make small capitals, or raised and lowered text, of other characters. */
+const presenceTells: ReadonlySet<string> = new Set(['smcp', 'c2sc', 'pcap', 'c2pc', 'subs', 'sups']);
+
+/** Whether a feature of what is left still does something. */
+export function hasLookups({ features, featureVariations }: KeptLayout, feature: number): boolean {
+  return (
+    features[feature].lookups.length > 0 ||
+    featureVariations.some(({ substitutions }) => substitutions.some((other) => other.feature === feature))
+  );
+}
+
 /**
  * @param map the glyphs that stay
  * @param isWanted which features stay, by tag
@@ -81,7 +92,8 @@ export function keptLayout(
   const alike = new Map<string, number>();
   table.features.forEach((feature, i) => {
     const numbers = renumber(feature.lookups);
-    if (!isWanted(feature.tag) || (numbers.length === 0 && !varied.has(i))) return;
+    const isEmpty = numbers.length === 0 && !varied.has(i);
+    if (!isWanted(feature.tag) || (isEmpty && !presenceTells.has(feature.tag))) return;
     const key = varied.has(i) ? `${i}` : `${feature.tag} ${numbers.join()} ${feature.params?.join() ?? ''}`;
     const same = alike.get(key);
     featureNumbers.set(i, same ?? features.push({ ...feature, lookups: numbers }) - 1);

@@ -51,6 +51,7 @@ function othersFor(character: number, available: CodePointSet, present: TextKind
     if (replacements.every((part) => available.has(part))) others.push(...replacements);
   } else if (present.complex || present.marks) others.push(...partsOf(character));
   if (isDrawnAsSpace(character)) others.push(space);
+  if (isDrawnAsZeroWidthSpace(character)) others.push(zeroWidthSpace);
   const mirror = present.rightToLeft ? mirrored().get(character) : undefined;
   if (mirror !== undefined) others.push(mirror);
   return others;
@@ -100,6 +101,15 @@ const isDrawnAsSpace = (character: number) =>
   character < 0x34f
     ? character === 0xa0 || character === 0xad
     : drawnAsSpace.test(String.fromCodePoint(character));
+
+const zeroWidthSpace = 0x200b;
+/** WebKit looks for that glyph in place of soft hyphens, marks of direction and joiners; without it, it leaves the font. */
+const isDrawnAsZeroWidthSpace = (character: number) =>
+  character === 0xad ||
+  (character >= 0x200c && character <= 0x200f) ||
+  (character >= 0x202a && character <= 0x202e) ||
+  character === 0xfeff ||
+  character === 0xfffc;
 
 /** Hyphens and spaces that are drawn with others of their kind. */
 const instead = new Map<number, number>([

@@ -4,6 +4,10 @@ import type { CodePointSet } from '../text/code-point-set.js';
 /** Features by tag: those to keep and those to leave out, beside what browsers apply without being asked; or all. */
 export type FeatureChoice = 'all' | { keep: readonly string[]; leave: readonly string[] };
 
+/** The numbers of list items are set with it by the stylesheet of every browser (`::marker`). */
+const listNumbers = 'tnum';
+/** Zero stays to measure by. */
+const [one, nine] = [0x31, 0x39];
 const fractionSlash = 0x2044;
 /** Applied around a fraction slash. */
 const fractionFeatures = ['frac', 'numr', 'dnom'];
@@ -20,6 +24,7 @@ export function isWantedFeature(
   if (choice === 'all') return () => true;
   const keep = new Set([...choice.keep, ...alwaysApplied, ...verticalFeatures]);
   if (characters.has(fractionSlash)) for (const tag of fractionFeatures) keep.add(tag);
+  if (characters.countIn(one, nine) > 0) keep.add(listNumbers);
   const leave = new Set(choice.leave);
   return (tag) => !leave.has(tag) && (keep.has(tag) || isAppliedByDefault(tag));
 }

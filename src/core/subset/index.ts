@@ -26,6 +26,8 @@ import { keptGvar, keptMetricVariations } from './variations.js';
 export interface SubsetOptions {
   /** What text will be made of. */
   characters: CodePointSet;
+  /** More of them, that are kept where the font has them and not missed where it hasn't. */
+  optional?: readonly CodePointSet[];
   /** Features beside those that browsers apply without being asked, or all of them. */
   features?: FeatureChoice;
   /** Whether instructions for the pixel grid stay. */
@@ -42,8 +44,10 @@ export interface Subset {
     /** Wanted and there, ascending. */
     had: number[];
     missing: number[];
-    /** Not wanted, but drawn by browsers in place of wanted ones. */
+    /** Not wanted, but drawn by browsers in place of wanted or optional ones. */
     companions: number[];
+    /** Optional and there, but not wanted, ascending. */
+    optional: number[];
   };
   glyphs: { before: number; after: number };
   /** Tags of features that still do something, and of those that aren't wanted. */
@@ -64,8 +68,8 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
   refuseUnknown(font);
   const hinted = options.hinting === 'keep';
   const gsub = readLayoutTable(font, 'GSUB');
-  const { characters, had, missing, companions } = charactersOf(font, options.characters, gsub);
-  const kinds = textKindsOf(new CodePointSet([...had, ...companions]));
+  const { characters, had, missing, companions, optional } = charactersOf(font, options, gsub);
+  const kinds = textKindsOf(new CodePointSet([...had, ...optional, ...companions]));
   if (formsByMorx(font) && kinds.complex) {
     throw new DenseGlyphError(
       'subset-impossible',
@@ -105,7 +109,7 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
   const ordered = new Map(font.tags.flatMap((tag) => (tables.has(tag) ? [[tag, tables.get(tag)!]] : [])));
   return {
     font: fontOf(font.flavour, ordered),
-    characters: { had, missing, companions },
+    characters: { had, missing, companions, optional },
     glyphs: { before: font.table(maxp).numGlyphs, after: map.size },
     features: { kept: features, left: unwantedFeatures([gsub, gpos], isWanted) },
     tables: font.tags
@@ -153,12 +157,19 @@ function hasOutlines(font: Font): boolean {
   return drawn >= 3 || drawn >= offsets.length - 1;
 }
 
-function charactersOf(font: Font, wanted: CodePointSet, gsub: LayoutTable | undefined) {
+function charactersOf(
+  font: Font,
+  { characters: asked, optional: sets = [] }: SubsetOptions,
+  gsub: LayoutTable | undefined,
+) {
   const available = mappedCharacters(font);
   const [had, missing]: [number[], number[]] = [[], []];
-  for (const [first, last] of wanted.ranges()) {
+  for (const [first, last] of asked.ranges()) {
     for (let c = first; c <= last; c++) (available.has(c) ? had : missing).push(c);
   }
+  const optional = optionalOf(sets, asked, available);
+  const wanted = new CodePointSet(optional);
+  wanted.addAll(asked);
   const scripts = new Set(gsub?.scripts.map(({ tag }) => tag));
   const kinds = textKindsOf(wanted);
   const advanceOf = (character: number) =>
@@ -167,7 +178,16 @@ function charactersOf(font: Font, wanted: CodePointSet, gsub: LayoutTable | unde
   const companions = companionsOf(wanted, available, kinds, (tag) => scripts.has(tag), advanceOf);
   const characters = new CodePointSet(companions);
   characters.addAll(wanted);
-  return { characters, had, missing, companions };
+  return { characters, had, missing, companions, optional };
+}
+
+/** Of these sets what the font has and nobody asked for, ascending. */
+function optionalOf(sets: readonly CodePointSet[], asked: CodePointSet, available: CodePointSet): number[] {
+  const found = new Set<number>();
+  for (const [first, last] of sets.flatMap((set) => set.ranges())) {
+    for (let c = first; c <= last; c++) if (available.has(c) && !asked.has(c)) found.add(c);
+  }
+  return [...found].sort((a, b) => a - b);
 }
 
 interface Work {

@@ -4,7 +4,7 @@ import { Reader } from '../bytes/reader.js';
 import { Writer } from '../bytes/writer.js';
 import { keptGdef, writeGdef, type Gdef } from '../layout/gdef.js';
 import type { GlyphMap } from '../layout/glyph-map.js';
-import { deltaSetsOf, keptLayout, type KeptLayout } from '../layout/kept-layout.js';
+import { deltaSetsOf, hasLookups, keptLayout, type KeptLayout } from '../layout/kept-layout.js';
 import { lookupFlag, type LayoutTable } from '../layout/layout-table.js';
 import { writeLayout } from '../layout/write-layout.js';
 import type { Font } from '../sfnt/font.js';
@@ -49,7 +49,9 @@ export function keptLayoutTables(
   for (const layout of layouts) {
     tables.set(layout.tag, writeLayout(layout, { deltaSets: moved?.deltaSets, hinted }));
   }
-  const tags = layouts.flatMap(({ features }) => features.map(({ tag }) => tag));
+  const tags = layouts.flatMap((layout) =>
+    layout.features.filter((_, i) => hasLookups(layout, i)).map(({ tag }) => tag),
+  );
   return { tables, features: [...new Set(tags)].sort() };
 }
 

@@ -9,6 +9,13 @@ export class CodePointSet {
     for (const codePoint of codePoints) this.add(codePoint);
   }
 
+  /** The characters that a text draws; what only arranges it has no glyph. */
+  static ofText(text: string): CodePointSet {
+    const set = new CodePointSet();
+    for (const character of text) if (!/[\n\r\t\f\uFEFF]/.test(character)) set.add(character.codePointAt(0)!);
+    return set;
+  }
+
   /** @param codePoint 0 to 0x10ffff; others are left out */
   add(codePoint: number): void {
     if (codePoint > 0x10ffff || this.has(codePoint)) return;

@@ -118,6 +118,26 @@ export function requestedLanguage(tag: string): RequestedLanguage {
   return { tag, name, characters, letters };
 }
 
+const quotationMark = /(?!["'])\p{Quotation_Mark}/u;
+/** What browsers take where they know nothing of the language. */
+const usualMarks = '“”‘’';
+
+/**
+ * The quotation marks that a language is written with.
+ *
+ * @param tag BCP 47; usual ones where it is unknown
+ */
+export function quotationMarksOf(tag: string): string {
+  const likely = likelyLocale(tag);
+  const row = likely && rowFor(likely);
+  if (!row) return usualMarks;
+  const marks: string[] = [];
+  eachPackedRange(exemplarSets[row[5]], (first, last) => {
+    for (let c = first; c <= last; c++) marks.push(String.fromCodePoint(c));
+  });
+  return marks.filter((mark) => quotationMark.test(mark)).join('');
+}
+
 const space = 0x20;
 const noBreakSpace = 0xa0;
 
