@@ -1,6 +1,6 @@
 import colors from 'picocolors';
 import { relative } from 'node:path';
-import type { CodePointSet } from '../core/text/code-point-set.js';
+import { CodePointSet } from '../core/text/code-point-set.js';
 import type { RequestedLanguage } from '../core/text/languages.js';
 import { featureWords, isAppliedByDefault } from '../data/feature-names.js';
 import type { DrawnBesides, RequestedFeatures } from '../kit/styled-files.js';
@@ -162,20 +162,17 @@ function besidesLines(
   width: number,
 ): string[] {
   const there = new Set(optional);
-  const items = (isShown: (codePoint: number) => boolean) =>
-    besides.flatMap(({ by, files, characters }) => {
-      const shown = codePointsOf(characters).filter(isShown);
-      return shown.length > 0 ? [[...shortList(shown), ...words(`by ${by} in ${files[0]}`)]] : [];
-    });
-  const drawn = items((codePoint) => there.has(codePoint));
+  const lines: string[][] = [];
+  const all = new CodePointSet();
+  for (const { by, files, characters } of besides) {
+    all.addAll(characters);
+    const drawn = codePointsOf(characters).filter((codePoint) => there.has(codePoint));
+    if (drawn.length > 0) lines.push([...shortList(drawn), ...words(`by ${by} in ${files[0]}`)]);
+  }
+  if (lines.length > 0) lines[0].unshift('also', 'draw');
   // Characters for private use are icons of other fonts.
-  const lacking = items(
-    (codePoint) => !there.has(codePoint) && !asked.has(codePoint) && !isPrivate(codePoint),
-  );
-  const lines = [
-    ...drawn.map((item, i) => (i === 0 ? ['also', 'draw', ...item] : item)),
-    ...lacking.map((item) => ['missing:', ...item]),
-  ];
+  const lacking = codePointsOf(all).filter((c) => !there.has(c) && !asked.has(c) && !isPrivate(c));
+  if (lacking.length > 0) lines.push([...words('missing of these:'), ...shortList(lacking)]);
   return lines.flatMap((line, i) => row(i === 0 ? 'Pages' : '', line, width));
 }
 

@@ -4,11 +4,14 @@ import { CodePointSet } from '../core/text/code-point-set.js';
 import { counterSymbols } from '../data/counter-styles.js';
 import {
   attributeValues,
+  addCustomProperties,
   generatedTextOf,
-  importsOf,
   readPage,
+  readStylesheet,
   requestedFeatures,
   transformedText,
+  type CustomProperties,
+  type Declaration,
   type TextTransform,
 } from '../site/index.js';
 import { decodedText } from './decoded-text.js';
@@ -41,7 +44,7 @@ export async function readPages(
 ): Promise<PageDemand> {
   const reader = new PageReader(folder);
   for (const path of paths) reader.read(path);
-  return reader.finish(otherText);
+  return reader.finish(paths, otherText);
 }
 
 interface Drawn {
@@ -55,6 +58,9 @@ class PageReader {
   private readonly pages: string[] = [];
   private readonly text: string[] = [];
   private readonly languages = new Set<string>();
+  /** By file. */
+  private readonly styles = new Map<string, Declaration[]>();
+  private readonly customProperties: CustomProperties = new Map();
   private readonly features = new Map<string, Set<string>>();
   private readonly drawn = new Map<string, Drawn>();
   private readonly transforms = new Map<TextTransform, { by: string; files: Set<string> }>();
@@ -64,15 +70,12 @@ class PageReader {
 
   constructor(private readonly folder: string) {}
 
-  /** A page or a stylesheet, and what it leads to. What a stylesheet draws counts as text where it is named itself. */
+  /** A page or a stylesheet, and what it leads to. */
   read(start: string): void {
     this.wait(start);
     for (let path = this.waiting.pop(); path !== undefined; path = this.waiting.pop()) {
       if (isPage(path)) this.readPage(path);
-      else {
-        const drawn = this.readStyles(readFileSync(path, 'utf8'), path);
-        if (path === start) this.text.push(...drawn);
-      }
+      else this.readStyles(readFileSync(path, 'utf8'), path);
     }
   }
 
@@ -86,7 +89,7 @@ class PageReader {
     const file = this.shown(path);
     const page = readPage(decodedText(file, readFileSync(path)));
     this.pages.push(path);
-    this.text.push(...page.text);
+    for (const piece of page.text) this.text.push(piece);
     for (const language of page.languages) this.languages.add(language);
     for (const css of [...page.stylesheets, ...page.declarations]) this.readStyles(css, path);
     for (const link of page.links) this.follow(link, path);
@@ -95,20 +98,14 @@ class PageReader {
     if (page.quotes) this.quotes.add(file);
   }
 
-  /** @returns what they draw */
-  private readStyles(css: string, path: string): string[] {
-    const file = this.shown(path);
-    for (const tag of requestedFeatures(css)) addTo(this.features, tag, file);
-    const { drawn, attributes, transforms, quotes } = generatedTextOf(css);
-    for (const [by, text] of drawn) this.draw(by, file, text);
-    for (const name of attributes) addTo(this.attributes, name, file);
-    for (const [transform, by] of transforms) {
-      const { files } = this.transforms.get(transform) ?? { files: new Set() };
-      this.transforms.set(transform, { by, files: files.add(file) });
-    }
-    if (quotes) this.quotes.add(file);
-    for (const link of importsOf(css)) this.follow(link, path);
-    return [...drawn.values()];
+  private readStyles(css: string, path: string): void {
+    const { declarations, imports } = readStylesheet(css);
+    for (const link of imports) this.follow(link, path);
+    if (declarations.length === 0) return;
+    addCustomProperties(declarations, this.customProperties);
+    const before = this.styles.get(path) ?? [];
+    for (const declaration of declarations) before.push(declaration);
+    this.styles.set(path, before);
   }
 
   private follow(link: string, from: string): void {
@@ -123,7 +120,9 @@ class PageReader {
     this.drawn.set(by, drawn);
   }
 
-  async finish(otherText: string): Promise<PageDemand> {
+  /** @param named stylesheets among these are text themselves: what they draw is asked for */
+  async finish(named: readonly string[], otherText: string): Promise<PageDemand> {
+    for (const [path, declarations] of this.styles) this.useStyles(path, declarations, named.includes(path));
     this.drawAttributes();
     if (this.quotes.size > 0) {
       const { quotationMarksOf } = await import('../core/text/languages.js');
@@ -142,6 +141,20 @@ class PageReader {
       features: new Map(features.sort(([a], [b]) => (a < b ? -1 : 1))),
       besides,
     };
+  }
+
+  private useStyles(path: string, declarations: readonly Declaration[], isNamed: boolean): void {
+    const file = this.shown(path);
+    for (const tag of requestedFeatures(declarations, this.customProperties)) addTo(this.features, tag, file);
+    const { drawn, attributes, transforms, quotes } = generatedTextOf(declarations, this.customProperties);
+    for (const [by, text] of drawn) this.draw(by, file, text);
+    if (isNamed && !isPage(path)) this.text.push(...drawn.values());
+    for (const name of attributes) addTo(this.attributes, name, file);
+    for (const [transform, by] of transforms) {
+      const { files } = this.transforms.get(transform) ?? { files: new Set() };
+      this.transforms.set(transform, { by, files: files.add(file) });
+    }
+    if (quotes) this.quotes.add(file);
   }
 
   private drawAttributes(): void {

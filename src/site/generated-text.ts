@@ -2,8 +2,8 @@
 
 import { ident, string, tokenTypes } from 'css-tree';
 import { counterSymbols, markerSymbols } from '../data/counter-styles.js';
-import type { Token } from './css-tokens.js';
-import { declarationsOf, type Declaration } from './declarations.js';
+import { expanded, type CustomProperties } from './custom-properties.js';
+import type { Declaration, Token } from './stylesheet.js';
 import { isTextTransform, type TextTransform } from './transformed-text.js';
 
 /** What a stylesheet draws besides the text of its pages. */
@@ -57,42 +57,53 @@ const smallCapitals: ReadonlySet<string> = new Set([
 ]);
 
 /**
- * @param css a stylesheet, or the declarations of a style attribute
- * @returns more than any page draws, as rules aren't matched with elements; nothing for what isn't CSS
+ * @param properties custom properties of all styles of a page
+ * @returns more than any page draws, as rules aren't matched with elements
  */
-export function generatedTextOf(css: string): GeneratedText {
+export function generatedTextOf(
+  declarations: readonly Declaration[],
+  properties: CustomProperties,
+): GeneratedText {
   const found: GeneratedText = {
     drawn: new Map(),
     attributes: new Set(),
     transforms: new Map(),
     quotes: false,
   };
-  for (const declaration of declarationsOf(css)) read(declaration, found);
+  for (const declaration of declarations) {
+    if (declaration.property.startsWith('--')) continue;
+    const value = expanded(declaration.value, properties);
+    if (declaration.atRule === 'counter-style') readCounterStyle(declaration.property, value, found);
+    else read(declaration.property, value, found);
+  }
   return found;
 }
 
-function read({ property: written, value, atRule }: Declaration, found: GeneratedText): void {
-  const property = written.replace(/^-(webkit|moz|epub)-/, '');
-  const isCustom = property.startsWith('--');
-  if (atRule === 'counter-style') return readCounterStyle(property, value, found);
-  if (isCustom || drawingStrings.has(property)) draw(found, property, stringsOf(value));
-  if (isCustom || property === 'text-transform') {
-    for (const name of identsOf(value).filter(isTextTransform)) {
-      found.transforms.set(name, `text-transform: ${name}`);
+function read(property: string, value: readonly Token[], found: GeneratedText): void {
+  if (drawingStrings.has(property)) draw(found, property, stringsOf(value));
+  const names = identsOf(value);
+  switch (property) {
+    case 'content':
+      return readContent(value, found);
+    case 'list-style':
+    case 'list-style-type':
+      return countWith(counterSymbols, names, found);
+    case 'text-emphasis':
+    case 'text-emphasis-style': {
+      const marks = names.map((name) => emphasisMarks.get(name) ?? '');
+      return draw(found, 'text-emphasis', marks);
     }
-  }
-  if (isCustom || property === 'font' || property === 'font-variant' || property === 'font-variant-caps') {
-    const name = identsOf(value).find((one) => smallCapitals.has(one));
-    if (name !== undefined && !found.transforms.has('uppercase')) found.transforms.set('uppercase', name);
-  }
-  if (property === 'content') readContent(value, found);
-  if (property.startsWith('list-style')) countWith(counterSymbols, identsOf(value), found);
-  if (property.startsWith('text-emphasis')) {
-    draw(
-      found,
-      'text-emphasis',
-      identsOf(value).map((name) => emphasisMarks.get(name) ?? ''),
-    );
+    case 'text-transform':
+      for (const name of names.filter(isTextTransform)) {
+        found.transforms.set(name, `text-transform: ${name}`);
+      }
+      return;
+    case 'font':
+    case 'font-variant':
+    case 'font-variant-caps': {
+      const name = names.find((one) => smallCapitals.has(one));
+      if (name !== undefined && !found.transforms.has('uppercase')) found.transforms.set('uppercase', name);
+    }
   }
 }
 
@@ -146,8 +157,20 @@ function draw({ drawn }: GeneratedText, by: string, texts: readonly string[]): v
   if (text !== '') drawn.set(by, (drawn.get(by) ?? '') + text);
 }
 
-const stringsOf = (value: readonly Token[]): string[] =>
-  value.flatMap(({ type, text }) => (type === tokenTypes.String ? [string.decode(text)] : []));
+/** Functions that name pictures by strings. */
+const pictures = /^(url|src|image|(-webkit-)?(image-set|cross-fade))\($/i;
+
+function stringsOf(value: readonly Token[]): string[] {
+  const strings: string[] = [];
+  let depth = 0;
+  for (const { type, text } of value) {
+    if (type === tokenTypes.Function && (depth > 0 || pictures.test(text))) depth++;
+    else if (type === tokenTypes.LeftParenthesis && depth > 0) depth++;
+    else if (type === tokenTypes.RightParenthesis && depth > 0) depth--;
+    else if (type === tokenTypes.String && depth === 0) strings.push(string.decode(text));
+  }
+  return strings;
+}
 
 /** In small letters, as keywords are compared. */
 const identsOf = (value: readonly Token[]): string[] =>

@@ -1,8 +1,8 @@
 // CSS Fonts 4, section 6: the font features that styles turn on
 
-import { string, tokenTypes, url } from 'css-tree';
-import { tokensOf, type Token } from './css-tokens.js';
-import { declarationsOf, type Declaration } from './declarations.js';
+import { tokenTypes } from 'css-tree';
+import { expanded, type CustomProperties } from './custom-properties.js';
+import type { Declaration, Token } from './stylesheet.js';
 
 /** What the values of `font-variant` and its longhands turn on (CSS Fonts 4, sections 6.3 to 6.10). */
 const featuresOfValues = new Map<string, readonly string[]>(
@@ -56,16 +56,20 @@ const narrowForms = ['hwid', 'twid', 'qwid'];
 const padded = (number: number) => String(number).padStart(2, '0');
 
 /**
- * Features that styles turn on, wherever they do; those that they turn off again elsewhere are among them. Values of custom
- * properties count too, as a feature may be turned on through one.
+ * Features that styles turn on, wherever they do; those that they turn off again elsewhere are among them.
  *
- * @param css a stylesheet, or the declarations of a style attribute
- * @returns tags; nothing for what isn't CSS
+ * @param properties custom properties of all styles of a page
+ * @returns tags
  */
-export function requestedFeatures(css: string): Set<string> {
+export function requestedFeatures(
+  declarations: readonly Declaration[],
+  properties: CustomProperties,
+): Set<string> {
   const found = new Set<string>();
-  for (const declaration of declarationsOf(css)) {
-    for (const tag of featuresOf(declaration)) found.add(tag);
+  for (const declaration of declarations) {
+    if (declaration.property.startsWith('--')) continue;
+    const value = expanded(declaration.value, properties);
+    for (const tag of featuresOf({ ...declaration, value })) found.add(tag);
   }
   return found;
 }
@@ -76,8 +80,7 @@ function featuresOf({ property, value, atRule }: Declaration): string[] {
     return value.flatMap(({ type, text }) => (type === tokenTypes.Number ? ofNames(Number(text)) : []));
   if (property === 'font-feature-settings') return settingsOf(value);
   if (property === 'text-combine-upright') return narrowForms;
-  if (property === 'font' || property.startsWith('font-variant')) return valuesOf(value);
-  return property.startsWith('--') ? [...settingsOf(value), ...valuesOf(value)] : [];
+  return property === 'font' || property.startsWith('font-variant') ? valuesOf(value) : [];
 }
 
 const valuesOf = (parts: readonly Token[]): string[] =>
@@ -92,17 +95,5 @@ function settingsOf(parts: readonly Token[]): string[] {
     if (type !== tokenTypes.String || !/^[\x20-\x7e]{4}$/.test(tag)) return [];
     const next = parts.at(i + 1)?.text ?? '';
     return /^(0+|off)$/i.test(next) ? [] : [tag];
-  });
-}
-
-/** What a stylesheet imports, as it writes it. */
-export function importsOf(css: string): string[] {
-  const tokens = tokensOf(css);
-  return tokens.flatMap(({ type, text }, i) => {
-    if (type !== tokenTypes.AtKeyword || text.toLowerCase() !== '@import') return [];
-    const isFunction = tokens.at(i + 1)?.type === tokenTypes.Function;
-    const target = tokens.at(i + (isFunction ? 2 : 1));
-    if (target?.type === tokenTypes.String) return [string.decode(target.text)];
-    return target?.type === tokenTypes.Url ? [url.decode(target.text)] : [];
   });
 }

@@ -1,6 +1,20 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { generatedTextOf, transformedText, type TextTransform } from '#src/site/index.js';
+import {
+  addCustomProperties,
+  generatedTextOf,
+  readStylesheet,
+  transformedText,
+  type CustomProperties,
+  type TextTransform,
+} from '#src/site/index.js';
+
+function generatedBy(css: string) {
+  const { declarations } = readStylesheet(css);
+  const properties: CustomProperties = new Map();
+  addCustomProperties(declarations, properties);
+  return generatedTextOf(declarations, properties);
+}
 
 test.each<[css: string, drawn: Record<string, string>]>([
   ['a::before { content: "→ " url(a.png) "\\201C" }', { content: '→ “' }],
@@ -21,12 +35,20 @@ test.each<[css: string, drawn: Record<string, string>]>([
     '@counter-style x { symbols: ▸ "●"; suffix: "» "; system: extends thai }',
     { '@counter-style': '▸●» ', 'list-style: thai': '๐๑๒๓๔๕๖๗๘๙. ', 'list-style: decimal': '0123456789. ' },
   ],
-  [':root { --separator: "/"; --own: a }', { '--separator': '/' }],
+  [':root { --font: "Ferrywake Sans" } a { --separator: "/"; content: var(--separator) }', { content: '/' }],
+  [
+    'a { content: var(--a, "1") } b { --a: "2" var(--b) } c { --a: "3"; --b: var(--a) "4" }',
+    { content: '2431' },
+  ],
+  [
+    'a { content: url("a.png") image-set("b.png" 1x, url("c.png") 2x) / "alternative" }',
+    { content: 'alternative' },
+  ],
   ['a { font-family: "Ferrywake Sans"; font-feature-settings: "smcp"; background: url("a.png") }', {}],
   ['a[data-x="y"] { color: red }', {}],
   ['@constructor { a { list-style: constructor } }', {}],
 ])('styles draw: %s', (css, drawn) => {
-  expect(Object.fromEntries(generatedTextOf(css).drawn)).toEqual(drawn);
+  expect(Object.fromEntries(generatedBy(css).drawn)).toEqual(drawn);
 });
 
 test.each<[css: string, ...transforms: string[]]>([
@@ -42,15 +64,13 @@ test.each<[css: string, ...transforms: string[]]>([
     'uppercase by text-transform: uppercase',
   ],
   ['a { font-variant-caps: titling-caps; text-transform: none }'],
-  ['.b { --case: lowercase }', 'lowercase by text-transform: lowercase'],
+  ['.b { --case: lowercase; text-transform: var(--case) }', 'lowercase by text-transform: lowercase'],
 ])('text is changed: %s', (css, ...transforms) => {
-  expect(Array.from(generatedTextOf(css).transforms, ([name, by]) => `${name} by ${by}`)).toEqual(transforms);
+  expect(Array.from(generatedBy(css).transforms, ([name, by]) => `${name} by ${by}`)).toEqual(transforms);
 });
 
 test('attributes and quotation marks', () => {
-  const { attributes, quotes } = generatedTextOf(
-    'a::before { content: open-quote attr(DATA-Tip string, "x") }',
-  );
+  const { attributes, quotes } = generatedBy('a::before { content: open-quote attr(DATA-Tip string, "x") }');
   expect([[...attributes], quotes]).toEqual([['data-tip'], true]);
 });
 
@@ -60,7 +80,7 @@ test('whatever is read, it comes to an end', () => {
   );
   fc.assert(
     fc.property(fc.array(fc.constantFrom(...pieces), { maxLength: 40 }), (some) => {
-      expect(generatedTextOf(some.join('')).attributes.size).toBeLessThan(40);
+      expect(generatedBy(some.join('')).attributes.size).toBeLessThan(40);
     }),
     { numRuns: 500 },
   );

@@ -1,6 +1,18 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { importsOf, requestedFeatures } from '#src/site/index.js';
+import {
+  addCustomProperties,
+  readStylesheet,
+  requestedFeatures,
+  type CustomProperties,
+} from '#src/site/index.js';
+
+function requestedBy(css: string): string[] {
+  const { declarations } = readStylesheet(css);
+  const properties: CustomProperties = new Map();
+  addCustomProperties(declarations, properties);
+  return [...requestedFeatures(declarations, properties)];
+}
 
 test.each<[css: string, ...tags: string[]]>([
   ['a { font-feature-settings: "smcp", "ss01" 2, "c2sc" on }', 'smcp', 'ss01', 'c2sc'],
@@ -28,32 +40,32 @@ test.each<[css: string, ...tags: string[]]>([
     'ordn',
   ],
   ['.tabular { --numbers: tabular-nums; font-variant-numeric: var(--numbers) }', 'tnum'],
-  ['.caps { --settings: "smcp" 1, "dlig" 0 }', 'smcp'],
+  ['.caps { --settings: "smcp" 1, "dlig" 0; font-feature-settings: var(--settings) }', 'smcp'],
+  ['.caps { --settings: "smcp" }'],
   ['a { text-combine-upright: all }', 'hwid', 'twid', 'qwid'],
   ['@constructor { a { font-variant: constructor } }'],
   ['a { font-variant-ligatures: discretionary-ligatures', 'dlig'],
   ['} ) not CSS at all {{{ "smcp"'],
 ])('%s', (css, ...tags) => {
-  expect([...requestedFeatures(css)]).toEqual(tags);
+  expect(requestedBy(css)).toEqual(tags);
 });
 
 test('whatever is read, it comes to tags and to an end', () => {
   const pieces = '{ } ( "smcp" \' \\ /* @media @import a : ; --x <!-- \n \0'.split(' ');
   fc.assert(
     fc.property(fc.array(fc.constantFrom(...pieces), { maxLength: 40 }), (some) => {
-      for (const tag of requestedFeatures(some.join(''))) expect(tag).toMatch(/^.{4}$/);
-      importsOf(some.join(''));
+      for (const tag of requestedBy(some.join(''))) expect(tag).toMatch(/^.{4}$/);
     }),
     { numRuns: 1000 },
   );
 });
 
 test('a style attribute', () => {
-  expect([...requestedFeatures('color: red; font-variant-caps: petite-caps')]).toEqual(['pcap']);
+  expect(requestedBy('color: red; font-variant-caps: petite-caps')).toEqual(['pcap']);
 });
 
 test('stylesheets that are imported', () => {
   const css =
-    '@import "a.css"; @import url(b.css) screen; @import url("c.css"); a { background: url(d.png) }';
-  expect(importsOf(css)).toEqual(['a.css', 'b.css', 'c.css']);
+    '@import "a.css"; @import url(b.css) screen; @import url("c.css") layer("x") supports(content: "y"); a { background: url(d.png) }';
+  expect(readStylesheet(css).imports).toEqual(['a.css', 'b.css', 'c.css']);
 });
