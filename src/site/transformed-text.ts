@@ -41,9 +41,7 @@ function uppercase(text: string, locales: readonly string[]): string {
   const capitals = [text.toUpperCase(), ...locales.map((locale) => text.toLocaleUpperCase(locale))];
   // Whether a letter stands alone, and keeps its accent, shows only when elements are joined.
   if (locales.includes('el')) capitals.push(withoutAcute(text).toUpperCase());
-  // WebKitGTK writes that letter as two.
-  const transformed = capitals.join('\n');
-  return locales.includes('el') && transformed.includes('Ή') ? `${transformed}\nΗ\u0301` : transformed;
+  return capitals.join('\n');
 }
 
 const withoutAcute = (text: string) =>

@@ -156,6 +156,12 @@ describe('what stays', () => {
     ],
     ['a Hangul syllable that a letter ends', [0x11a8, 0xac00, 0xac01], '\uac00\u11a8', [0xac01]],
     ['letters in their joined forms', [0x641, 0xfb56, 0xfed1, 0xfed2, 0xfed5], '\u0641', [0xfed1, 0xfed2]],
+    [
+      'an eta with its accent, as WebKit makes capitals of text',
+      [0x301, 0x302, 0x389, 0x397],
+      'Ή',
+      [0x301, 0x397],
+    ],
     ['what WebKit draws soft hyphens and joiners with', [0x61, 0xad, 0x200b, 0x200d], 'a\u00ad', [0x200b]],
     ['all joined forms where U+0000 is mapped', [0, 0x641, 0xfed2, 0xfed5], '\u0641', [0, 0xfed2, 0xfed5]],
   ])('%s', (_, mapped, text, companions) => {

@@ -122,8 +122,9 @@ const instead = new Map<number, number>([
   ].map((space): [number, number] => [space, 0x20]),
 ]);
 
-/** Vowels that are drawn in two places, beyond those that Unicode decomposes. */
+/** Vowels that are drawn in two places, beyond those that Unicode decomposes; a capital that WebKit makes of two. */
 const alwaysTakenApart: Readonly<Record<number, readonly number[]>> = {
+  0x0389: [0x0397, 0x0301],
   0x0e33: [0x0e4d, 0x0e32],
   0x0eb3: [0x0ecd, 0x0eb2],
   0x17be: [0x17c1],
