@@ -61,6 +61,8 @@ export function listed(items: readonly string[]): string[] {
 /** The character itself, or its number where it would not show on its own. */
 export function characterText(codePoint: number): string {
   const character = String.fromCodePoint(codePoint);
-  const shows = /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(character);
+  // Expressions of Unicode properties take a millisecond to compile.
+  const isAscii = codePoint > 0x20 && codePoint < 0x7f;
+  const shows = isAscii || /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(character);
   return shows ? character : `U+${codePoint.toString(16).toUpperCase().padStart(4, '0')}`;
 }

@@ -4,7 +4,16 @@
  * kept in the user's folder for caches, one file a command, and used while the program's files are what they were.
  * Nothing of it shows: without a folder to write to, or with NODE_DISABLE_COMPILE_CACHE set, all files are compiled.
  */
-import { mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { createRequire } from 'node:module';
 import { homedir } from 'node:os';
 import { dirname, join } from 'node:path';
@@ -18,6 +27,12 @@ const nodeRequire = createRequire(import.meta.url);
 function keyOf(path: string): string {
   const { size, mtimeMs, ctimeMs } = statSync(path);
   return [path, size, mtimeMs, ctimeMs].join(' ');
+}
+
+/** Whether the file of a key is still there and the same. */
+function isCurrent(key: string): boolean {
+  const path = key.replace(/( [\d.]+){3}$/, '');
+  return existsSync(path) && keyOf(path) === key;
 }
 
 /** A short text for this installation, as several of them may be used in turn (FNV-1a). */
@@ -56,8 +71,17 @@ function readCache(path: string): Map<string, Uint8Array> {
   return cache;
 }
 
-function writeCache(path: string, scripts: ReadonlyMap<string, Script>): void {
-  const code = Array.from(scripts, ([key, script]) => [key, script.createCachedData()] as const);
+/** @param earlier what was kept before; that of files which this run didn't load stays */
+function writeCache(
+  path: string,
+  scripts: ReadonlyMap<string, Script>,
+  earlier: ReadonlyMap<string, Uint8Array>,
+): void {
+  const code: (readonly [string, Uint8Array])[] = Array.from(scripts, ([key, script]) => [
+    key,
+    script.createCachedData(),
+  ]);
+  for (const [key, data] of earlier) if (!scripts.has(key) && isCurrent(key)) code.push([key, data]);
   const keys = code.map(([key, data]) => [key, data.length]);
   const bytes = Buffer.concat([Buffer.from(`${JSON.stringify(keys)}\n`), ...code.map(([, data]) => data)]);
   const temporary = `${path}.${process.pid}-${Math.random().toString(36).slice(2, 10)}`;
@@ -118,7 +142,7 @@ function cachingLoader(path: string): (file: string) => unknown {
   };
   // Functions that were compiled on the way are kept as well, so it is written last.
   process.once('exit', (code) => {
-    if (isStale && code <= 1) writeCache(path, scripts);
+    if (isStale && code <= 1) writeCache(path, scripts, cache);
   });
   return load;
 }

@@ -11,7 +11,7 @@ import {
 } from 'node:fs';
 import { join } from 'node:path';
 import { cli, inFolder, tree } from '../support/cli.js';
-import { root } from '../support/paths.js';
+import { root, sampleFonts } from '../support/paths.js';
 
 /** Runs `--help` with a folder for caches of its own. */
 const help = (folder: string, more: Record<string, string> = {}, programFolder?: string) =>
@@ -40,6 +40,28 @@ test('what Node compiles is kept and used again, and no damage to it is seen', (
       expect(statSync(file).size).toBeGreaterThan(bytes.length); // written anew
     }
     expect(readdirSync(join(folder, 'caches/dense-glyph'))).toHaveLength(1);
+  }));
+
+test('what different calls of a command load is kept side by side', () =>
+  inFolder(async (folder) => {
+    const font = join(sampleFonts, 'FerrywakeSans-Regular.ttf');
+    writeFileSync(join(folder, 'page.html'), '<p>a');
+    const subset = (...args: string[]) =>
+      cli(['subset', font, ...args, '--out', 'type', '--quiet'], folder, {
+        env: { XDG_CACHE_HOME: join(folder, 'caches') },
+      });
+    const written = () => {
+      const [path] = tree(join(folder, 'caches'));
+      return statSync(join(folder, 'caches', path)).mtimeMs;
+    };
+    await subset('--chars-from', 'page.html');
+    const first = written();
+    await subset('--languages', 'en');
+    const second = written();
+    expect(second).not.toBe(first);
+    await subset('--chars-from', 'page.html');
+    await subset('--languages', 'en');
+    expect(written()).toBe(second);
   }));
 
 test('nothing is kept where that is not wanted or cannot be', () =>

@@ -39,14 +39,13 @@ function* spread(count: number): Generator<number> {
 
 function trueTypeHinting(font: Font): Hinting['kind'] {
   const table = font.table(glyf);
-  const scratch = new glyf.GlyphScratch();
   const used = new Set<number>();
   let hinted = 0;
   for (const glyphId of spread(table.offsets.length - 1)) {
-    const glyph = glyf.glyphOf(table, glyphId, scratch);
-    if (glyph?.kind !== 'simple' || glyph.instructions.length === 0) continue;
+    const program = glyf.instructionsOf(table, glyphId);
+    if (program.length === 0) continue;
     hinted++;
-    for (const instruction of instructionsIn(glyph.instructions)) used.add(instruction);
+    for (const instruction of instructionsIn(program)) used.add(instruction);
   }
   if (hinted > 0) return used.size <= fewInstructions ? 'automatic' : 'by hand';
   return font.has('prep') ? 'smoothing' : 'none';

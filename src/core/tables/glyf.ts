@@ -103,6 +103,21 @@ export function glyphOf(table: Glyf, glyphId: number, scratch?: GlyphScratch): G
   return parseGlyph(new Reader(record, tag, table.offsets[glyphId]), glyphId, scratch);
 }
 
+/**
+ * The instructions of one glyph, without looking at its points.
+ *
+ * @returns nothing for a glyph without an outline, or one made of others
+ * @throws DenseGlyphError `table-damaged`
+ */
+export function instructionsOf(table: Glyf, glyphId: number): Uint8Array {
+  const record = recordOf(table, glyphId);
+  if (record.length === 0) return record;
+  const reader = new Reader(record, tag, table.offsets[glyphId]);
+  const numberOfContours = reader.int16();
+  if (numberOfContours <= 0) return record.subarray(0, 0);
+  return reader.seek(10 + numberOfContours * 2).take(reader.uint16());
+}
+
 /** Memory for the points of one glyph after the other, for passes over whole fonts. */
 export class GlyphScratch {
   private capacity = 0;
