@@ -1,0 +1,57 @@
+import { expect, test } from '@jest/globals';
+import { openFont } from '#src/core/containers/index.js';
+import { fontOf, type Font } from '#src/core/sfnt/font.js';
+import { subsetFont } from '#src/core/subset/index.js';
+import { cmap } from '#src/core/tables/index.js';
+import { CodePointSet } from '#src/core/text/code-point-set.js';
+import { readSample } from '../support/paths.js';
+
+const sans = openFont(readSample('FerrywakeSans-Regular.ttf')).font;
+
+const companionsIn = (font: Font, text: string) =>
+  subsetFont(font, { characters: CodePointSet.ofText(text) }).characters.companions;
+
+/** A cmap that gives characters the glyphs from 1 on. */
+function mapping(codePoints: readonly number[]): Uint8Array {
+  const groups = Uint32Array.from(codePoints.flatMap((c, i) => [c, c, i + 1]));
+  const subtable = { format: 12, language: 0, groups } as const;
+  return cmap.serialise({ version: 0, encodingRecords: [{ platformID: 3, encodingID: 10, subtable }] });
+}
+
+test.each<[string, mapped: number[], text: string, companions: number[]]>([
+  [
+    'letters that text shaping composes, though Unicode does not',
+    [0x5d9, 0x5b4, 0x9af, 0x9bc, 0x9df, 0xfb1d, 0xfb2a],
+    '\u05d9\u05b4\u09af\u09bc',
+    [0x9df, 0xfb1d],
+  ],
+  [
+    'Hangul syllables of letters',
+    [0x1100, 0x1161, 0x11a8, 0xac00, 0xac01, 0xac1c],
+    '\u1100\u1161\u11a8',
+    [0xac00, 0xac01],
+  ],
+  ['a Hangul syllable that a letter ends', [0x11a8, 0xac00, 0xac01], '\uac00\u11a8', [0xac01]],
+  ['letters in their joined forms', [0x641, 0xfb56, 0xfed1, 0xfed2, 0xfed5], '\u0641', [0xfed1, 0xfed2]],
+  [
+    'an eta with its accent, as WebKit makes capitals of text',
+    [0x301, 0x302, 0x389, 0x397],
+    'Ή',
+    [0x301, 0x397],
+  ],
+  ['what WebKit draws soft hyphens and joiners with', [0x61, 0xad, 0x200b, 0x200d], 'a\u00ad', [0x200b]],
+  ['all joined forms where U+0000 is mapped', [0, 0x641, 0xfed2, 0xfed5], '\u0641', [0, 0xfed2, 0xfed5]],
+])('%s', (_, mapped, text, companions) => {
+  const font = fontOf('truetype', sans.tables().set('cmap', mapping(mapped)));
+  expect(companionsIn(font, text)).toEqual(companions);
+});
+
+test.each<[string, string, string]>([
+  ['nothing more for plain text', 'Ahoy', ''],
+  ['what lines end with and are measured by, with the space', 'Ahoy there', '0‐…'],
+  ['a hyphen where a word may be cut', 'Ahoy\u00ad', ' ‐'],
+  ['letters that browsers compose', 'aeo\u0308', 'äëö'],
+  ['letters and marks that a composed letter is taken apart to', 'ä\u0308', 'a'],
+])('companions: %s', (_, text, expected) => {
+  expect(String.fromCodePoint(...companionsIn(sans, text))).toBe(expected);
+});
