@@ -41,6 +41,7 @@ const shorter = terser({
 /** The package's other files are modules. */
 const asCommonJs = {
   name: 'as-commonjs',
+  resolveImportMeta: (property) => ({ filename: '__filename', dirname: '__dirname' })[property] ?? null,
   generateBundle() {
     this.emitFile({ type: 'asset', fileName: 'package.json', source: '{ "type": "commonjs" }\n' });
   },

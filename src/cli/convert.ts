@@ -63,7 +63,7 @@ async function convert(fonts: string[], options: ConvertOptions, terminal: Termi
     folder,
     face: options.face,
     smallest: options.smallest === true,
-    writeOptions: { tolerance: readTolerance(options.tolerance) },
+    writeOptions: { tolerance: readTolerance(options.tolerance), alone: paths.length === 1 },
   };
   const converted = await atOnce(paths, async (path, i) => {
     const input = relative(terminal.folder, path) || path;

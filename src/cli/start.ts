@@ -17,11 +17,10 @@ import {
 import { createRequire } from 'node:module';
 import { homedir } from 'node:os';
 import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { Script } from 'node:vm';
 
-const folder = dirname(fileURLToPath(import.meta.url));
-const nodeRequire = createRequire(import.meta.url);
+const folder = import.meta.dirname;
+const nodeRequire = createRequire(import.meta.filename);
 
 /** What tells a file of the program from an earlier one of the same name; its content would take longer to compare. */
 function keyOf(path: string): string {

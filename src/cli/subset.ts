@@ -74,7 +74,7 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
     hinting: readHinting(options.hinting),
     smallest: options.smallest === true,
   };
-  const tasks: SubsetTask[] = [];
+  const tasks: Omit<SubsetTask, 'alone'>[] = [];
   const made: Omit<MadeSubset, 'subset'>[] = [];
   for (const path of await fontPaths(fonts, terminal.folder)) {
     const shown = relative(terminal.folder, path) || path;
@@ -91,7 +91,7 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
   const view = reporter.isHeard ? whenIdle().then(() => import('./subset-view.js')) : undefined;
   let finished = 0;
   const subsets = await atOnce(tasks, async (task) => {
-    const subset = await makeSubset(task);
+    const subset = await makeSubset({ ...task, alone: tasks.length === 1 });
     reporter.progress(`${++finished} of ${tasks.length}`);
     return subset;
   });

@@ -20,6 +20,8 @@ export interface SubsetTask {
   optional: readonly CodePointSet[];
   features: SubsetOptions['features'];
   hinting: 'keep' | 'drop';
+  /** Whether it is the only one; see `WriteOptions`. */
+  alone: boolean;
   /** Whether to search longer for the smallest WOFF2. */
   smallest: boolean;
 }
@@ -41,10 +43,19 @@ export async function makeSubset(task: SubsetTask): Promise<SubsetFile> {
       hinting: task.hinting,
       ...(task.features ? { features: task.features } : {}),
     });
-    const outputs: SubsetFile['outputs'] = [];
-    for (const format of task.formats) outputs.push({ format, ...(await writeFont(small, format)) });
-    return { ...about, outputs, legal: legalWords(font) };
+    // While another thread compresses.
+    const [outputs, legal] = await Promise.all([
+      writeFormats(small, task),
+      Promise.resolve().then(() => legalWords(font)),
+    ]);
+    return { ...about, outputs, legal };
   });
+}
+
+async function writeFormats(font: Font, { formats, alone }: SubsetTask): Promise<SubsetFile['outputs']> {
+  const outputs: SubsetFile['outputs'] = [];
+  for (const format of formats) outputs.push({ format, ...(await writeFont(font, format, { alone })) });
+  return outputs;
 }
 
 function legalWords(font: Font): string[] {

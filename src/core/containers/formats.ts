@@ -25,6 +25,8 @@ export interface WrittenFont {
 export interface WriteOptions {
   /** How far outlines may stray where their kind changes, in em. */
   tolerance?: number;
+  /** Whether no other font is written at the same time; a small one is done sooner without a thread of its own. */
+  alone?: boolean;
 }
 
 /** Bytes: the largest fonts in use stay under 100 MB; what claims to be larger is not decompressed. */

@@ -137,7 +137,7 @@ function writeAccepted(
 ): WrittenFont | Promise<WrittenFont> {
   switch (format) {
     case 'woff2':
-      return writeWoff2(font);
+      return writeWoff2(font, options.alone);
     case 'woff':
       return woff.writeWoff(font);
     case 'svg':
