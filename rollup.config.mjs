@@ -1,5 +1,6 @@
 // The program in a few files instead of a hundred, so that it starts fast. A command's code stays in a file of its
 // own, which is loaded when the command runs. They are CommonJS, which Node loads faster.
+import { readFileSync } from 'node:fs';
 import commonjs from '@rollup/plugin-commonjs';
 import resolve from '@rollup/plugin-node-resolve';
 import terser from '@rollup/plugin-terser';
@@ -15,6 +16,18 @@ const fromPromises = ['cp', 'mkdir', 'mkdtemp', 'readFile', 'readdir', 'rename',
   .map((name) => `export const ${name} = (...values) => fs.promises.${name}(...values);\n`)
   .join('');
 
+const fromZlib = [
+  'brotliCompress',
+  'brotliCompressSync',
+  'brotliDecompressSync',
+  'deflateSync',
+  'inflateSync',
+]
+  .map((name) => `export const ${name} = (...values) => require('node:zlib').${name}(...values);\n`)
+  .join('');
+const zlibConstants = 'new Proxy({}, { get: (_, name) => require("node:zlib").constants[name] })';
+const { version } = JSON.parse(readFileSync(new URL('package.json', import.meta.url), 'utf8'));
+
 /**
  * What of Node takes time at every start and isn't needed. Commander starts other programs for commands that we don't
  * have. A module of `process` makes all its streams.
@@ -22,13 +35,17 @@ const fromPromises = ['cp', 'mkdir', 'mkdtemp', 'readFile', 'readdir', 'rename',
 const lighter = {
   'node:child_process': 'export default {};',
   'node:process': 'export default globalThis.process;',
-  // Where only a little of it is used, it is loaded when that is called.
+  // Where only a little of it is used, or not always, it is loaded when that is called.
   'node:fs/promises': `import fs from 'node:fs';\n${fromPromises}`,
+  'node:zlib': `${fromZlib}export const constants = ${zlibConstants};\n`,
 };
 const lighterBuiltins = {
   name: 'lighter-builtins',
   resolveId: (id) => (id in lighter ? `\0${id}` : null),
-  load: (id) => lighter[id.slice(1)] ?? null,
+  load: (id) =>
+    /dist\/kit\/version\.js$/.test(id)
+      ? `export const version = () => ${JSON.stringify(version)};`
+      : (lighter[id.slice(1)] ?? null),
 };
 
 /** Less text takes less time to read. Functions keep their names, for those who report a fault. */

@@ -45,6 +45,7 @@ const sources = Math.max(
   ...['src', 'scripts', 'test', 'bench'].map(newest),
   time('tsconfig.base.json'),
   time('rollup.config.mjs'),
+  time('package.json'), // its version is put into the program
 );
 if (!existsSync(join(root, program)) || time('build/ready') < sources) {
   console.error('Building …');

@@ -58,11 +58,15 @@ export function listed(items: readonly string[]): string[] {
   return items.map((item, i) => (i + 1 < items.length ? `${item},` : item));
 }
 
+/** Dashes, quotation marks, primes and the like. */
+const isSign = (codePoint: number) =>
+  (codePoint >= 0x2010 && codePoint <= 0x2027) || (codePoint >= 0x2030 && codePoint <= 0x205e);
+
 /** The character itself, or its number where it would not show on its own. */
 export function characterText(codePoint: number): string {
   const character = String.fromCodePoint(codePoint);
   // Expressions of Unicode properties take a millisecond to compile.
-  const isAscii = codePoint > 0x20 && codePoint < 0x7f;
-  const shows = isAscii || /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(character);
+  const isLatin = (codePoint > 0x20 && codePoint < 0x7f) || (codePoint > 0xad && codePoint < 0x250);
+  const shows = isLatin || isSign(codePoint) || /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(character);
   return shows ? character : `U+${codePoint.toString(16).toUpperCase().padStart(4, '0')}`;
 }

@@ -34,7 +34,7 @@ async function inspect(fonts: string[], options: InspectOptions, terminal: Termi
     const shown = relative(base, path) || path;
     reporter.progress(`${i + 1} of ${paths.length}: ${shown}`);
     for (const file of await fontsIn(path, shown)) {
-      const licenceTexts = file.licenceTexts ?? (await licenceTextsIn(dirname(path), base));
+      const licenceTexts = file.licenceTexts ?? licenceTextsIn(dirname(path), base);
       sources.push(...inspectFile(file, { licenceTexts, rights: rights.get(path), base }));
     }
   }

@@ -1,4 +1,4 @@
-import { readdir, readFile, stat } from 'node:fs/promises';
+import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { basename, join, posix, resolve } from 'node:path';
 import type { NamedFile } from './named-file.js';
 
@@ -10,17 +10,30 @@ const maximumSize = 4 * 1024 * 1024;
 
 export const isLicenceText = (path: string): boolean => licenceName.test(basename(path));
 
-/** The texts in a folder. @param folder relative to `base` */
-export async function licenceTextsIn(folder: string, base: string): Promise<NamedFile[]> {
-  const names = await readdir(resolve(base, folder)).catch(() => []);
-  const texts: NamedFile[] = [];
-  for (const name of names.filter(isLicenceText).sort()) {
-    const path = join(folder, name).replaceAll('\\', '/');
-    const info = await stat(resolve(base, path)).catch(() => undefined);
-    if (!info?.isFile() || info.size > maximumSize) continue;
-    texts.push({ path, bytes: await readFile(resolve(base, path)) });
+/** The texts in a folder, as far as it can be read: fonts may come without them. @param folder relative to `base` */
+export function licenceTextsIn(folder: string, base: string): NamedFile[] {
+  const names = unlessUnreadable(() => readdirSync(resolve(base, folder))) ?? [];
+  return names
+    .filter(isLicenceText)
+    .sort()
+    .flatMap((name): NamedFile[] => {
+      const path = join(folder, name).replaceAll('\\', '/');
+      const bytes = unlessUnreadable(() => contentOf(resolve(base, path)));
+      return bytes ? [{ path, bytes }] : [];
+    });
+}
+
+function contentOf(path: string): Uint8Array | undefined {
+  const info = statSync(path);
+  return info.isFile() && info.size <= maximumSize ? readFileSync(path) : undefined;
+}
+
+function unlessUnreadable<Result>(read: () => Result): Result | undefined {
+  try {
+    return read();
+  } catch {
+    return undefined;
   }
-  return texts;
 }
 
 /** The texts of an archive that lie in a font's folder or in one above it. */

@@ -101,7 +101,7 @@ export async function readSources(path: string, base: string): Promise<Source[]>
   const shown = relative(base, path).replaceAll('\\', '/') || path;
   const bytes = await readBytes(path, shown);
   if (!isArchive(bytes)) {
-    return sourcesOf({ path: shown, bytes }, await licenceTextsIn(dirname(shown), base));
+    return sourcesOf({ path: shown, bytes }, licenceTextsIn(dirname(shown), base));
   }
   const archive = await readArchive(bytes).catch((cause: unknown) => {
     throw cause instanceof DenseGlyphError ? cause.inFile(shown) : cause;
