@@ -12,7 +12,7 @@ export interface Page {
   stylesheets: string[];
   /** Values of style attributes. */
   declarations: string[];
-  /** Stylesheets that are linked, as the page writes them. */
+  /** Stylesheets that are linked, as the page writes them, behind what its `base` puts before. */
   links: string[];
   /** BCP 47, as the page writes them. */
   languages: Set<string>;
@@ -48,12 +48,19 @@ export function readPage(html: string): Page {
     quotes: false,
     passwords: false,
   };
+  let base = '';
   eachNode(html, (node) => {
+    if ('tagName' in node && node.tagName === 'base') base ||= valueOf(node, 'href') ?? '';
     if ('tagName' in node) readElement(node, page);
     else if (node.nodeName === '#text' && 'value' in node && !isHidden(node)) page.text.push(node.value);
   });
+  page.links = page.links.map((link) => behindBase(link, base));
   return page;
 }
+
+/** HTML, section 4.2.3: a link that starts neither with a host nor with a slash goes on where `base` ends. */
+const behindBase = (link: string, base: string) =>
+  /^([a-z][a-z0-9+.-]*:|\/)/i.test(link) ? link : base.replace(/[?#].*$/s, '').replace(/[^/]*$/, '') + link;
 
 /** The values of attributes of these names, in all elements of a page. */
 export function attributeValues(html: string, names: ReadonlySet<string>): string[] {

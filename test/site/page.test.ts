@@ -29,6 +29,22 @@ test.each<[html: string, ...counterStyles: string[]]>([
   expect([...readPage(page).counterStyles]).toEqual(expected);
 });
 
+test.each<[base: string, ...links: string[]]>([
+  ['', 'a.css', '/b.css', 'https://elsewhere.example/c.css'],
+  ['<base href="/app/?x">', '/app/a.css', '/b.css', 'https://elsewhere.example/c.css'],
+  [
+    '<base href="../index.html"><base href="/later/">',
+    '../a.css',
+    '/b.css',
+    'https://elsewhere.example/c.css',
+  ],
+])('links start where the page says: %s', (base, ...links) => {
+  const page = ['a.css', '/b.css', 'https://elsewhere.example/c.css'].map(
+    (href) => `<link rel=stylesheet href="${href}">`,
+  );
+  expect(readPage(base + page.join('')).links).toEqual(links);
+});
+
 test('attributes that styles draw', () => {
   expect(attributeValues(html, new Set(['data-tip', 'href']))).toEqual(['a.css', 'b.png', 'drawn']);
 });
