@@ -164,8 +164,8 @@ function besidesLines(
   const there = new Set(optional);
   const lines: string[][] = [];
   const all = new CodePointSet();
-  for (const { by, files, characters } of besides) {
-    all.addAll(characters);
+  for (const { by, files, characters, asSmallCapitals } of besides) {
+    if (!asSmallCapitals) all.addAll(characters);
     const drawn = codePointsOf(characters).filter((codePoint) => there.has(codePoint));
     if (drawn.length > 0) lines.push([...shortList(drawn), ...words(`by ${by} in ${files[0]}`)]);
   }

@@ -69,7 +69,7 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
   const shared = {
     formats,
     characters: wanted.characters,
-    optional: wanted.besides.map(({ characters }) => characters),
+    optional: wanted.besides,
     features: withRequested(readFeatures(options.features), wanted.turnedOn),
     hinting: readHinting(options.hinting),
     smallest: options.smallest === true,

@@ -64,6 +64,7 @@ class PageReader {
   private readonly features = new Map<string, Set<string>>();
   private readonly drawn = new Map<string, Drawn>();
   private readonly transforms = new Map<TextTransform, { by: string; files: Set<string> }>();
+  private readonly smallCapitals = new Set<string>();
   /** Names of attributes that are drawn, with the files that say so. */
   private readonly attributes = new Map<string, Set<string>>();
   private readonly quotes = new Set<string>();
@@ -135,6 +136,7 @@ class PageReader {
       by,
       files: [...files].sort(),
       characters: CodePointSet.ofText(text.join('')),
+      asSmallCapitals: by === bySmallCapitals,
     }));
     return {
       text: this.text.join('\n'),
@@ -146,7 +148,8 @@ class PageReader {
   private useStyles(path: string, declarations: readonly Declaration[], isNamed: boolean): void {
     const file = this.shown(path);
     for (const tag of requestedFeatures(declarations, this.customProperties)) addTo(this.features, tag, file);
-    const { drawn, attributes, transforms, quotes } = generatedTextOf(declarations, this.customProperties);
+    const found = generatedTextOf(declarations, this.customProperties);
+    const { drawn, attributes, transforms, quotes } = found;
     for (const [by, text] of drawn) this.draw(by, file, text);
     if (isNamed && !isPage(path)) this.text.push(...drawn.values());
     for (const name of attributes) addTo(this.attributes, name, file);
@@ -155,6 +158,7 @@ class PageReader {
       this.transforms.set(transform, { by, files: files.add(file) });
     }
     if (quotes) this.quotes.add(file);
+    if (found.smallCapitals) this.smallCapitals.add(file);
   }
 
   private drawAttributes(): void {
@@ -181,19 +185,31 @@ class PageReader {
       'full-size-kana',
     ] as const) {
       const asked = this.transforms.get(transform);
-      if (!asked) continue;
-      const before = new Set(text);
-      const transformed = transformedText(text, transform, [...this.languages]);
-      const changed = [...new Set(transformed)].filter((character) => !before.has(character)).join('');
-      for (const file of asked.files) this.draw(asked.by, file, changed);
-      text += transformed;
+      if (asked) text += this.drawChanged(text, transform, asked.by, asked.files);
     }
+    if (this.smallCapitals.size > 0) this.drawChanged(text, 'uppercase', bySmallCapitals, this.smallCapitals);
+  }
+
+  /** @returns what a text becomes, of which only that is drawn which isn't in it */
+  private drawChanged(
+    text: string,
+    transform: TextTransform,
+    by: string,
+    files: ReadonlySet<string>,
+  ): string {
+    const before = new Set(text);
+    const transformed = transformedText(text, transform, [...this.languages]);
+    const changed = [...new Set(transformed)].filter((character) => !before.has(character)).join('');
+    for (const file of files) this.draw(by, file, changed);
+    return transformed;
   }
 
   private shown(path: string): string {
     return relative(this.folder, path) || path;
   }
 }
+
+const bySmallCapitals = 'small capitals';
 
 const byAttribute = (name: string) => `content: attr(${name})`;
 

@@ -11,6 +11,8 @@ export interface DrawnBesides {
   /** Where that stands. */
   files: readonly string[];
   characters: CodePointSet;
+  /** Whether they are capitals that small ones are made of where a font has none. */
+  asSmallCapitals: boolean;
 }
 
 export const isPage = (path: string): boolean => /^\.x?html?$/i.test(extname(path));

@@ -17,7 +17,7 @@ export interface SubsetTask {
   formats: readonly FontFormat[];
   characters: CodePointSet;
   /** Kept where the face has them. */
-  optional: readonly CodePointSet[];
+  optional: SubsetOptions['optional'];
   features: SubsetOptions['features'];
   hinting: 'keep' | 'drop';
   /** Whether it is the only one; see `WriteOptions`. */
@@ -39,7 +39,7 @@ export async function makeSubset(task: SubsetTask): Promise<SubsetFile> {
     const makeOne = task.smallest ? smallestSubset : subsetFont;
     const { font: small, ...about } = await makeOne(font, {
       characters: task.characters,
-      optional: task.optional,
+      ...(task.optional ? { optional: task.optional } : {}),
       hinting: task.hinting,
       ...(task.features ? { features: task.features } : {}),
     });

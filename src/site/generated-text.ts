@@ -14,6 +14,8 @@ export interface GeneratedText {
   attributes: Set<string>;
   /** How text is changed before it is drawn, with what changes it. */
   transforms: Map<TextTransform, string>;
+  /** The word that asks for small capitals: browsers make them of capitals where a font has none. */
+  smallCapitals?: string;
   /** Whether the quotation marks of the language are drawn. */
   quotes: boolean;
 }
@@ -48,7 +50,6 @@ const emphasisMarks: ReadonlyMap<string, string> = new Map([
   ['filled', '●﹅'],
   ['open', '○﹆'],
 ]);
-/** Where a font has none, browsers make them of capitals. */
 const smallCapitals: ReadonlySet<string> = new Set([
   'small-caps',
   'all-small-caps',
@@ -102,7 +103,7 @@ function read(property: string, value: readonly Token[], found: GeneratedText): 
     case 'font-variant':
     case 'font-variant-caps': {
       const name = names.find((one) => smallCapitals.has(one));
-      if (name !== undefined && !found.transforms.has('uppercase')) found.transforms.set('uppercase', name);
+      if (name !== undefined) found.smallCapitals ??= name;
     }
   }
 }

@@ -177,10 +177,20 @@ describe('what stays', () => {
   });
 
   test('optional characters are kept where they are there, with what is drawn with them', () => {
-    const optional = [setOf('bж'), setOf('a↵)א')];
+    const optional = [{ characters: setOf('bж') }, { characters: setOf('a↵)א') }];
     const { font, characters } = cut(sans, 'a(', { optional });
     expect(characters).toEqual({ had: [0x28, 0x61], missing: [], companions: [], optional: [0x29, 0x62] });
     expect([...cmap.mappingsOf(font.table(cmap))].map(([c]) => c)).toEqual([0x28, 0x29, 0x61, 0x62]);
+  });
+
+  test('capitals that small ones would be made of go where the font has its own', () => {
+    const optional = [{ characters: setOf('AÉΩĦ'), asSmallCapitals: true }];
+    const features = { keep: ['smcp'], leave: [] };
+    const kept = (font: Font) =>
+      String.fromCodePoint(...cut(font, 'aéωħ', { optional, features }).characters.optional);
+    const without = cut(sans, 'aéωħ', { optional, features: { keep: ['smcp'], leave: ['smcp'] } });
+    expect(without.characters.optional).toHaveLength(4);
+    expect([kept(sans), kept(slab)]).toEqual(['ĦΩ', 'AÉĦΩ']);
   });
 
   test('what the font lacks is told', () => {

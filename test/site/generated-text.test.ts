@@ -58,15 +58,18 @@ test.each<[css: string, ...transforms: string[]]>([
     'capitalize by text-transform: capitalize',
     'full-width by text-transform: full-width',
   ],
-  ['a { font: small-caps 1em a }', 'uppercase by small-caps'],
-  [
-    'a { font-variant: all-small-caps } b { text-transform: uppercase }',
-    'uppercase by text-transform: uppercase',
-  ],
   ['a { font-variant-caps: titling-caps; text-transform: none }'],
   ['.b { --case: lowercase; text-transform: var(--case) }', 'lowercase by text-transform: lowercase'],
 ])('text is changed: %s', (css, ...transforms) => {
   expect(Array.from(generatedBy(css).transforms, ([name, by]) => `${name} by ${by}`)).toEqual(transforms);
+});
+
+test.each([
+  ['a { font: small-caps 1em a }', 'small-caps'],
+  ['a { font-variant: all-small-caps } b { font-variant-caps: small-caps }', 'all-small-caps'],
+  ['a { font-variant-caps: titling-caps }', undefined],
+])('small capitals: %s', (css, word) => {
+  expect(generatedBy(css).smallCapitals).toBe(word);
 });
 
 test('attributes and quotation marks', () => {

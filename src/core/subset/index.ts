@@ -18,16 +18,24 @@ import { inOrder, type GlyphOrder } from './glyph-order.js';
 import { glyphsFor, mappingsFor, type Mapping } from './glyphs.js';
 import { keptBase, keptLayoutTables } from './layout.js';
 import { keptMetrics, keptVerticalOrigins } from './metrics.js';
+import { hasOwnSmallCapital } from './small-capitals.js';
 import { changesOf, damagedClassWords, damageWords, formsByMorx, leftOut } from './notes.js';
 import { keptName, keptOs2 } from './names.js';
 import { instructionTables, keptGlyf, keptMaxp } from './outlines.js';
 import { keptGvar, keptMetricVariations } from './variations.js';
 
+/** Characters that may be drawn. */
+export interface OptionalCharacters {
+  characters: CodePointSet;
+  /** Whether they are capitals that browsers make small ones of; where the font has those itself they go. */
+  asSmallCapitals?: boolean;
+}
+
 export interface SubsetOptions {
   /** What text will be made of. */
   characters: CodePointSet;
   /** More of them, that are kept where the font has them and not missed where it hasn't. */
-  optional?: readonly CodePointSet[];
+  optional?: readonly OptionalCharacters[];
   /** Features beside those that browsers apply without being asked, or all of them. */
   features?: FeatureChoice;
   /** Whether instructions for the pixel grid stay. */
@@ -159,7 +167,7 @@ function hasOutlines(font: Font): boolean {
 
 function charactersOf(
   font: Font,
-  { characters: asked, optional: sets = [] }: SubsetOptions,
+  { characters: asked, optional: sets = [], features }: SubsetOptions,
   gsub: LayoutTable | undefined,
 ) {
   const available = mappedCharacters(font);
@@ -167,7 +175,8 @@ function charactersOf(
   for (const [first, last] of asked.ranges()) {
     for (let c = first; c <= last; c++) (available.has(c) ? had : missing).push(c);
   }
-  const optional = optionalOf(sets, asked, available);
+  const isNeedless = isKept('smcp', features) ? hasOwnSmallCapital(font, gsub) : () => false;
+  const optional = optionalOf(sets, isNeedless).filter((c) => available.has(c) && !asked.has(c));
   const wanted = new CodePointSet(optional);
   wanted.addAll(asked);
   const scripts = new Set(gsub?.scripts.map(({ tag }) => tag));
@@ -181,11 +190,19 @@ function charactersOf(
   return { characters, had, missing, companions, optional };
 }
 
-/** Of these sets what the font has and nobody asked for, ascending. */
-function optionalOf(sets: readonly CodePointSet[], asked: CodePointSet, available: CodePointSet): number[] {
+const isKept = (tag: string, choice: SubsetOptions['features']) =>
+  choice === 'all' || (choice?.keep.includes(tag) === true && !choice.leave.includes(tag));
+
+/** All of these sets, ascending. */
+function optionalOf(
+  sets: readonly OptionalCharacters[],
+  hasOwnSmallCapital: (capital: number) => boolean,
+): number[] {
   const found = new Set<number>();
-  for (const [first, last] of sets.flatMap((set) => set.ranges())) {
-    for (let c = first; c <= last; c++) if (available.has(c) && !asked.has(c)) found.add(c);
+  for (const { characters, asSmallCapitals } of sets) {
+    for (const [first, last] of characters.ranges()) {
+      for (let c = first; c <= last; c++) if (!asSmallCapitals || !hasOwnSmallCapital(c)) found.add(c);
+    }
   }
   return [...found].sort((a, b) => a - b);
 }
