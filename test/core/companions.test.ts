@@ -4,6 +4,7 @@ import { fontOf, type Font } from '#src/core/sfnt/font.js';
 import { subsetFont } from '#src/core/subset/index.js';
 import { cmap } from '#src/core/tables/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
+import { words } from '../support/fonts.js';
 import { readSample } from '../support/paths.js';
 
 const sans = openFont(readSample('FerrywakeSans-Regular.ttf')).font;
@@ -44,6 +45,25 @@ test.each<[string, mapped: number[], text: string, companions: number[]]>([
 ])('%s', (_, mapped, text, companions) => {
   const font = fontOf('truetype', sans.tables().set('cmap', mapping(mapped)));
   expect(companionsIn(font, text)).toEqual(companions);
+});
+
+/** A GSUB of one feature, without lookups, for Arabic. */
+const arabicWith = (feature: string) =>
+  words(
+    ...[1, 0, 10, 30, 42],
+    ...[1, 0x6172, 0x6162, 8, 4, 0, 0, 0xffff, 1, 0],
+    ...[1, ...[0, 2].map((i) => (feature.charCodeAt(i) << 8) | feature.charCodeAt(i + 1)), 8, 0, 0],
+    0,
+  );
+
+test.each([
+  ['liga', [0xfed1, 0xfed2]],
+  ['init', []],
+  ['isol', []],
+])('joined forms of a font whose GSUB has %s', (feature, companions) => {
+  const tables = sans.tables().set('cmap', mapping([0x641, 0xfed1, 0xfed2]));
+  const font = fontOf('truetype', tables.set('GSUB', arabicWith(feature)));
+  expect(companionsIn(font, '\u0641')).toEqual(companions);
 });
 
 test.each<[string, string, string]>([

@@ -1,6 +1,7 @@
 // Unicode: normalisation and what text shaping puts in place of characters
 
 import { mirroredPairs } from '../../data/mirrored-characters.js';
+import type { LayoutTable } from '../layout/layout-table.js';
 import type { CodePointSet } from '../text/code-point-set.js';
 import { insertedCharacters } from './inserted-characters.js';
 
@@ -11,7 +12,7 @@ import { insertedCharacters } from './inserted-characters.js';
  * @param wanted what the text has; not changed
  * @param available what the font maps
  * @param present what kinds of text the wanted characters make
- * @param hasShaping whether the font substitutes glyphs for a script, by its OpenType tag
+ * @param shaping what the font's GSUB does for scripts
  * @param advanceOf the advance of a character of the font, in em
  * @returns those of the font that aren't wanted already, ascending
  */
@@ -19,7 +20,7 @@ export function companionsOf(
   wanted: CodePointSet,
   available: CodePointSet,
   present: TextKinds,
-  hasShaping: (scriptTag: string) => boolean,
+  shaping: Shaping,
   advanceOf: (character: number) => number,
 ): number[] {
   const companions = new Set<number>();
@@ -36,11 +37,29 @@ export function companionsOf(
   for (const character of insertedCharacters(wanted, available, advanceOf)) add(character);
   if (present.complex) for (const character of joiners) add(character);
   if (present.marks) add(dottedCircle);
-  if (present.arabic && !hasShaping('arab')) addPresentationForms(wanted, available, add);
-  if (present.thai && !hasShaping('thai')) for (let c = 0xf700; c <= 0xf71a; c++) add(c);
+  if (present.arabic && !shaping.joinsArabic) addPresentationForms(wanted, available, add);
+  if (present.thai && !shaping.hasThai) for (let c = 0xf700; c <= 0xf71a; c++) add(c);
   addSyllables(wanted, add);
   if (present.marks) addComposed(available, has, add);
   return [...companions].sort((a, b) => a - b);
+}
+
+export interface Shaping {
+  /** Whether features give Arabic letters their joined forms; by what holds for languages that aren't listed. */
+  joinsArabic: boolean;
+  hasThai: boolean;
+}
+
+/** Without any of these, text shaping takes presentation forms from the cmap. */
+const joiningFeatures: ReadonlySet<string> = new Set(['isol', 'fina', 'medi', 'init']);
+
+export function shapingOf(gsub: LayoutTable | undefined): Shaping {
+  const scriptOf = (tag: string) => gsub?.scripts.find((script) => script.tag === tag);
+  const features = scriptOf('arab')?.defaultLanguageSystem?.features ?? [];
+  return {
+    joinsArabic: features.some((i) => joiningFeatures.has(gsub?.features[i]?.tag ?? '')),
+    hasThai: scriptOf('thai') !== undefined,
+  };
 }
 
 /** What may be drawn in place of one character, or with it. */

@@ -12,7 +12,7 @@ import { mappedCharacters } from '../text/mapped-characters.js';
 import { keptKern, kernsEverywhere } from '../layout/kern.js';
 import { keptCff } from './cff.js';
 import { keptCmap } from './character-map.js';
-import { companionsOf, textKindsOf } from './companions.js';
+import { companionsOf, shapingOf, textKindsOf } from './companions.js';
 import { isWantedFeature, type FeatureChoice } from './features.js';
 import { inOrder, type GlyphOrder } from './glyph-order.js';
 import { glyphsFor, mappingsFor, type Mapping } from './glyphs.js';
@@ -179,12 +179,11 @@ function charactersOf(
   const optional = optionalOf(sets, isNeedless).filter((c) => available.has(c) && !asked.has(c));
   const wanted = new CodePointSet(optional);
   wanted.addAll(asked);
-  const scripts = new Set(gsub?.scripts.map(({ tag }) => tag));
   const kinds = textKindsOf(wanted);
   const advanceOf = (character: number) =>
     hmtx.advanceOf(font.table(hmtx), cmap.glyphIdOf(font.table(cmap), character)) /
     font.table(head).unitsPerEm;
-  const companions = companionsOf(wanted, available, kinds, (tag) => scripts.has(tag), advanceOf);
+  const companions = companionsOf(wanted, available, kinds, shapingOf(gsub), advanceOf);
   const characters = new CodePointSet(companions);
   characters.addAll(wanted);
   return { characters, had, missing, companions, optional };
