@@ -38,7 +38,7 @@ export function configure(command: Command, terminal: Terminal): void {
     .option('--chars <text>', 'keep the characters of this text')
     .option(
       '--chars-from <files...>',
-      'keep those of text, HTML, Markdown or JSON files, or globs of them, and the features that pages and their stylesheets turn on',
+      'keep those of text, HTML, Markdown or JSON files, or globs of them, what pages and their stylesheets draw besides, and the features that they turn on',
     )
     .option('--ranges <ranges>', 'keep these, as in U+20-7E, U+2019')
     .option('--languages <tags>', 'keep what these languages are written with, as in en,el,sr-Latn')
