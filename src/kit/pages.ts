@@ -97,6 +97,7 @@ class PageReader {
     for (const name of page.counterStyles) this.draw('lists', file, `${counterSymbols.get(name) ?? ''}. `);
     if (page.passwords) this.draw('password fields', file, '•●');
     if (page.quotes) this.quotes.add(file);
+    for (const tag of page.features) addTo(this.features, tag, file);
   }
 
   private readStyles(css: string, path: string): void {

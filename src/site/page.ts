@@ -18,6 +18,8 @@ export interface Page {
   languages: Set<string>;
   /** Counter styles that lists number their items with. */
   counterStyles: Set<string>;
+  /** Font features that elements turn on. */
+  features: Set<string>;
   /** Whether browsers put quotation marks around an element. */
   quotes: boolean;
   /** Whether a field hides what is typed into it. */
@@ -36,6 +38,10 @@ const counterStyles: ReadonlyMap<string, string> = new Map([
   ['I', 'upper-roman'],
 ]);
 
+/** Fields whose text WebKit's own stylesheet sets with features. */
+const timeFields: ReadonlySet<string> = new Set(['date', 'datetime-local', 'month', 'time', 'week']);
+const featuresOfTimes = ['tnum', 'ss03'];
+
 /** Templates are read too, as scripts will show them. */
 export function readPage(html: string): Page {
   const page: Page = {
@@ -45,6 +51,7 @@ export function readPage(html: string): Page {
     links: [],
     languages: new Set(),
     counterStyles: new Set(),
+    features: new Set(),
     quotes: false,
     passwords: false,
   };
@@ -124,8 +131,11 @@ function readDrawing(element: Element, page: Page): void {
     case 'q':
       page.quotes = true;
       break;
-    case 'input':
-      if (valueOf(element, 'type')?.toLowerCase() === 'password') page.passwords = true;
+    case 'input': {
+      const type = valueOf(element, 'type')?.toLowerCase() ?? '';
+      if (type === 'password') page.passwords = true;
+      if (timeFields.has(type)) for (const tag of featuresOfTimes) page.features.add(tag);
       break;
+    }
   }
 }

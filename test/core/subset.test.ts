@@ -159,13 +159,15 @@ describe('what stays', () => {
         'rvrn',
         'rand',
         'tnum',
+        'ruby',
       ],
       ['smcp', 'frac', 'palt', 'ss01', 'dlig'],
     ],
     ['what is asked for', { keep: ['smcp'], leave: ['liga'] }, ['smcp', 'kern'], ['liga', 'c2sc']],
+    ['what is left out', { keep: [], leave: ['tnum', 'ruby'] }, ['liga'], ['tnum', 'ruby']],
     ['all', 'all', ['smcp', 'ss20', 'XYZ '], []],
   ])('features: %s', (_, choice, kept, left) => {
-    const isWanted = isWantedFeature(choice, setOf('1/2'));
+    const isWanted = isWantedFeature(choice, setOf('1/2ん'));
     expect([...kept, ...left].filter(isWanted)).toEqual(kept);
     if (choice !== 'all') expect(isWantedFeature(choice, setOf('1\u20442'))('frac')).toBe(true);
   });
@@ -211,7 +213,8 @@ describe('what stays', () => {
     expect(small.glyphs.after).toBe(plain + 3);
     expect([small.features.kept.includes('smcp'), small.features.left]).toEqual([true, ['kern', 'tnum']]);
     expect(isWantedFeature(undefined, setOf('1⁄2'))('frac')).toBe(true);
-    expect(isWantedFeature(undefined, setOf('12'))('frac')).toBe(false);
+    const wanted = isWantedFeature(undefined, setOf('0a'));
+    expect(['frac', 'tnum', 'ruby'].filter(wanted)).toEqual([]);
   });
 
   test('what is damaged in a layout table is left out with a word', () => {

@@ -5,7 +5,7 @@ const html =
   '<html lang=el><link rel="preload stylesheet" href="a.css"><link rel=icon href=b.png><title>T</title>' +
   '<template><style>q{}</style>One</template><script>no</script>' +
   '<p lang="tr" style="color: red" data-tip="drawn">Two<svg><style>r{}</style></svg> <b title="Three">four</b>' +
-  '<input type=Password placeholder="Five"><q>six</q><ol type=I><li>seven</ol>';
+  '<input type=Password placeholder="Five"><q>six</q><input type=date><ol type=I><li>seven</ol>';
 
 test('a page: its text in order, its styles, and what draws more', () => {
   expect(readPage(html)).toEqual({
@@ -15,6 +15,7 @@ test('a page: its text in order, its styles, and what draws more', () => {
     links: ['a.css'],
     languages: new Set(['el', 'tr']),
     counterStyles: new Set(['upper-roman']),
+    features: new Set(['tnum', 'ss03']),
     quotes: true,
     passwords: true,
   });

@@ -8,6 +8,9 @@ export type FeatureChoice = 'all' | { keep: readonly string[]; leave: readonly s
 const listNumbers = 'tnum';
 /** Zero stays to measure by. */
 const [one, nine] = [0x31, 0x39];
+/** Kana beside a word (`rt`) are set with it by the stylesheet of Firefox. */
+const rubyForms = 'ruby';
+const [firstKana, lastKana] = [0x3041, 0x30ff];
 const fractionSlash = 0x2044;
 /** Applied around a fraction slash. */
 const fractionFeatures = ['frac', 'numr', 'dnom'];
@@ -25,6 +28,7 @@ export function isWantedFeature(
   const keep = new Set([...choice.keep, ...alwaysApplied, ...verticalFeatures]);
   if (characters.has(fractionSlash)) for (const tag of fractionFeatures) keep.add(tag);
   if (characters.countIn(one, nine) > 0) keep.add(listNumbers);
+  if (characters.countIn(firstKana, lastKana) > 0) keep.add(rubyForms);
   const leave = new Set(choice.leave);
   return (tag) => !leave.has(tag) && (keep.has(tag) || isAppliedByDefault(tag));
 }
