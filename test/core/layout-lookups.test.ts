@@ -279,6 +279,18 @@ describe('lookups come back as they were written', () => {
     }
   });
 
+  test('a glyph that is mentioned stays so where its lookup stays without it', () => {
+    const ligature = (glyph: number) => [{ glyph, components: [2] }];
+    const ligatures = new Map([1, 3].map((first) => [first, ligature(first + 3)]));
+    const table = layoutOf('GSUB', [{ type: 4, subtables: [{ kind: 'ligature', ligatures }] }]);
+    const lookupsWith = (glyphs: number[]) => {
+      const kept = keptLayout(table, new GlyphMap(glyphs, 20), all, false, 3)!;
+      return kept.features[0].lookups.map((i) => kept.lookups[i].subtables.some((one) => mentions(one, 3)));
+    };
+    expect(lookupsWith([0, 1, 2, 3, 4, 6])).toEqual([true]);
+    expect(lookupsWith([0, 1, 2, 3, 4])).toEqual([false, true]);
+  });
+
   test('sets without gaps in their order, whatever their format', () => {
     const glyphs = fc.uniqueArray(fc.nat(400), { minLength: 1 }).map((list) => list.sort((a, b) => a - b));
     fc.assert(

@@ -61,8 +61,8 @@ export function hasLookups({ features, featureVariations }: KeptLayout, feature:
  * @param map the glyphs that stay
  * @param isWanted which features stay, by tag
  * @param scriptsMatter whether the scripts stay where no feature does
- * @param mentioned a glyph, by its number in the font, that features go on mentioning where they did: their lookups that
- *   go otherwise replace it by itself, or don't move it; not those of `kern`
+ * @param mentioned a glyph, by its number in the font, that features go on mentioning where they did, by a lookup that
+ *   replaces it by itself, or doesn't move it; not `kern`
  * @returns undefined where nothing is left of the table
  */
 export function keptLayout(
@@ -72,10 +72,21 @@ export function keptLayout(
   scriptsMatter: boolean,
   mentioned?: number,
 ): KeptLayout | undefined {
-  const kept = keptLookups(table, map, isWanted);
-  const lookups = mentioned === undefined ? kept : withMentions(table, kept, map, isWanted, mentioned);
+  const lookups = keptLookups(table, map, isWanted);
   const lookupNumbers = new Map([...lookups.keys()].map((old, i) => [old, i]));
-  const renumber = (old: readonly number[]) => old.flatMap((lookup) => lookupNumbers.get(lookup) ?? []);
+  const idle = lookups.size;
+  const newId = mentioned === undefined ? undefined : map.newId(mentioned);
+  const unmentioning =
+    mentioned === undefined || newId === undefined
+      ? new Set<number>()
+      : lookupsWithoutMention(table, lookups, isWanted, mentioned, newId);
+  if (newId !== undefined && unmentioning.size > 0) {
+    lookups.set(table.lookupCount, idleLookup(table.tag, newId));
+  }
+  const renumber = (old: readonly number[]) => {
+    const numbers = old.flatMap((lookup) => lookupNumbers.get(lookup) ?? []);
+    return old.some((lookup) => unmentioning.has(lookup)) ? [...numbers, idle] : numbers;
+  };
   const variations = table.featureVariations.map(({ conditions, substitutions }) => ({
     conditions,
     substitutions: substitutions
@@ -139,26 +150,31 @@ function keptLookups(
   return lookups;
 }
 
-function withMentions(
+/** Old numbers of the lookups of features that had a glyph and don't have it any more, or are gone. */
+function lookupsWithoutMention(
   table: LayoutTable,
   kept: ReadonlyMap<number, Lookup>,
-  map: GlyphMap,
   isWanted: (tag: string) => boolean,
-  mentioned: number,
-): Map<number, Lookup> {
-  const lookups = new Map(kept);
-  const newId = map.newId(mentioned);
-  if (newId === undefined) return lookups;
-  const idle: Subtable =
-    table.tag === 'GSUB'
-      ? { kind: 'single', glyphs: new Map([[newId, newId]]) }
-      : { kind: 'single adjustment', values: new Map([[newId, noValue]]) };
+  oldId: number,
+  newId: number,
+): Set<number> {
+  const found = new Set<number>();
+  const has = (lookup: Lookup | undefined, glyphId: number) =>
+    lookup?.subtables.some((subtable) => mentions(subtable, glyphId)) === true;
   for (const index of lookupsOfFeatures(table, (tag) => isWanted(tag) && tag !== 'kern')) {
-    if (lookups.has(index) || index >= table.lookupCount) continue;
-    if (table.lookupAt(index).subtables.some((subtable) => mentions(subtable, mentioned)))
-      lookups.set(index, { type: 1, flag: 0, subtables: [idle] });
+    if (index >= table.lookupCount || has(kept.get(index), newId)) continue;
+    if (has(table.lookupAt(index), oldId)) found.add(index);
   }
-  return new Map([...lookups].sort(([a], [b]) => a - b));
+  return found;
+}
+
+/** Replaces a glyph by itself, or moves it by nothing. */
+function idleLookup(tag: LayoutTag, glyphId: number): Lookup {
+  const idle: Subtable =
+    tag === 'GSUB'
+      ? { kind: 'single', glyphs: new Map([[glyphId, glyphId]]) }
+      : { kind: 'single adjustment', values: new Map([[glyphId, noValue]]) };
+  return { type: 1, flag: 0, subtables: [idle] };
 }
 
 const hasEffect = (subtable: Subtable, lookups: ReadonlyMap<number, Lookup>) =>
