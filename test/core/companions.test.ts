@@ -34,6 +34,7 @@ test.each<[string, mapped: number[], text: string, companions: number[]]>([
   ],
   ['a Hangul syllable that a letter ends', [0x11a8, 0xac00, 0xac01], '\uac00\u11a8', [0xac01]],
   ['letters in their joined forms', [0x641, 0xfb56, 0xfed1, 0xfed2, 0xfed5], '\u0641', [0xfed1, 0xfed2]],
+  ['the joined form of a letter with a mark', [0x622, 0xfe81, 0xfe82, 0xfe83], '\u0622', [0xfe81, 0xfe82]],
   [
     'an eta with its accent, as WebKit makes capitals of text',
     [0x301, 0x302, 0x389, 0x397],

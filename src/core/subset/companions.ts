@@ -221,8 +221,10 @@ function addPresentationForms(
     [0xfe70, 0xfeff],
   ]) {
     for (let form = first; form <= last; form++) {
-      const letters = codePoints(String.fromCodePoint(form).normalize('NFKD')).filter((c) => c !== 0x20);
-      if (all || letters.every((letter) => wanted.has(letter))) add(form);
+      // A letter with a mark of its own may be written as one character or as two.
+      const spellings = ['NFKC', 'NFKD'].map((way) => codePoints(String.fromCodePoint(form).normalize(way)));
+      const isWanted = (letters: number[]) => letters.every((c) => c === 0x20 || wanted.has(c));
+      if (all || spellings.some(isWanted)) add(form);
     }
   }
 }
