@@ -51,6 +51,28 @@ describe('packing', () => {
     lookups.forEach((lookup, i) => expect(table.lookupAt(i).subtables).toEqual(lookup.subtables));
   });
 
+  test('pieces that are copied for those who share them can be copied with what they share in turn', () => {
+    const anchorsFrom = (from: number, count: number) =>
+      Array.from({ length: count }, (_, i) => ({ x: from + i, y: 1 }));
+    const marks = new Map(anchorsFrom(0, 100).map((anchor, i) => [9000 + i, { markClass: 0, anchor }]));
+    // What marks and bases share, all lookups share.
+    const lookups = [0, 5000, 10_000, 15_000, 20_000].map((from) => ({
+      type: 4,
+      subtables: [
+        {
+          kind: 'mark to base' as const,
+          classCount: 1,
+          marks,
+          bases: new Map(
+            [...anchorsFrom(0, 100), ...anchorsFrom(from, 4000)].map((anchor, i) => [i, [anchor]]),
+          ),
+        },
+      ],
+    }));
+    const table = layoutOf('GPOS', lookups);
+    lookups.forEach((lookup, i) => expect(table.lookupAt(i).subtables).toEqual(lookup.subtables));
+  });
+
   test('pairs that are too many for one table are split', () => {
     const advances = [
       ...Array.from({ length: 70 }, (_, i) => i + 1),

@@ -217,10 +217,10 @@ function parentsOf(root: Block): Map<Block, Set<Block>> {
 
 function copyFor({ from, to }: Overflow, parents: Map<Block, Set<Block>>): number {
   const others = parents.get(to)!;
-  if (others.size < 2) return 0;
-  others.delete(from);
+  if (others.size < 2 || !others.delete(from)) return 0;
   const copy = new Block(to.length).write(to.bytes());
-  copy.links.push(...to.links);
+  // Links of its own, as those of the other may be led elsewhere later.
+  copy.links.push(...to.links.map((link) => ({ ...link })));
   for (const link of from.links) if (link.target === to) link.target = copy;
   return 1;
 }
