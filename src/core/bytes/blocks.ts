@@ -3,6 +3,7 @@
  * `packBlocks` puts them in an order in which every offset fits.
  */
 import { DenseGlyphError } from '../errors.js';
+import { mixed } from './hash.js';
 import { Writer } from './writer.js';
 
 interface Link {
@@ -16,6 +17,8 @@ interface Link {
 /** A piece of a table. Offsets count from its start. */
 export class Block extends Writer {
   readonly links: Link[] = [];
+  /** The hash of what it holds and points to, once a store keeps it. */
+  digest = 0;
 
   /** @param capacity bytes to reserve at first; most pieces are small */
   constructor(capacity = 24) {
@@ -35,28 +38,39 @@ export class Block extends Writer {
   }
 }
 
+/** Blocks that are compared with a new one of the same hash. No real table has more, but one may be made to. */
+const comparedBlocks = 16;
+
 /** Keeps one block of those that hold the same. Targets have to be kept before what points to them. */
 export class BlockStore {
-  private readonly known = new Map<string, Block>();
-  private readonly numbers = new Map<Block, number>();
+  private readonly known = new Map<number, Block[]>();
 
   keep(block: Block): Block {
-    let key = block.key();
-    // No byte is a character past 0xff, so that links don't look like bytes.
-    for (const { at, size, target } of block.links) key += `\u0100${at}/${size}/${this.numberOf(target)}`;
-    const same = this.known.get(key);
+    const digest = digestOf(block);
+    const alike = this.known.get(digest);
+    const same = alike?.find((other) => isSame(block, other));
     if (same) return same;
-    this.known.set(key, block);
-    this.numberOf(block);
+    block.digest = digest;
+    if (!alike) this.known.set(digest, [block]);
+    else if (alike.length < comparedBlocks) alike.push(block);
     return block;
   }
+}
 
-  private numberOf(block: Block): number {
-    const known = this.numbers.get(block);
-    if (known !== undefined) return known;
-    this.numbers.set(block, this.numbers.size);
-    return this.numbers.size - 1;
+function digestOf(block: Block): number {
+  let hash = block.hash();
+  for (const { at, size, target } of block.links) {
+    hash = mixed(mixed(hash, at * 8 + size), target.digest);
   }
+  return hash;
+}
+
+function isSame(one: Block, other: Block): boolean {
+  if (one.links.length !== other.links.length || !one.holdsSame(other)) return false;
+  return one.links.every(({ at, size, target }, i) => {
+    const link = other.links[i];
+    return at === link.at && size === link.size && target === link.target;
+  });
 }
 
 /** An offset that doesn't fit its field. */

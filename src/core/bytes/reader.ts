@@ -5,6 +5,9 @@ const readingsAllowed = 64;
 /** Bytes that ranges of a few bytes may stand for besides; those of the largest fonts take a tenth of it. */
 const expansionAllowed = 16 * 1024 * 1024;
 
+// No DataView: thousands of readers are made of small parts, and each would have one.
+export const uint16At = (bytes: Uint8Array, at: number): number => (bytes[at] << 8) | bytes[at + 1];
+
 /**
  * Reads big-endian values from one table and can't leave it.
  *
@@ -14,7 +17,6 @@ const expansionAllowed = 16 * 1024 * 1024;
 export class Reader {
   /** Bytes from the start of the table to the next value. */
   position = 0;
-  private readonly view: DataView;
   private allowance = Infinity;
 
   /**
@@ -26,9 +28,7 @@ export class Reader {
     readonly bytes: Uint8Array,
     readonly table: string,
     private readonly origin = 0,
-  ) {
-    this.view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
-  }
+  ) {}
 
   get length(): number {
     return this.bytes.length;
@@ -101,28 +101,29 @@ export class Reader {
   }
 
   int8(): number {
-    return this.view.getInt8(this.advance(1));
+    return (this.uint8() << 24) >> 24;
   }
 
   uint16(): number {
-    return this.view.getUint16(this.advance(2));
+    return uint16At(this.bytes, this.advance(2));
   }
 
   int16(): number {
-    return this.view.getInt16(this.advance(2));
+    return (this.uint16() << 16) >> 16;
   }
 
   uint24(): number {
     const at = this.advance(3);
-    return (this.bytes[at] << 16) | (this.bytes[at + 1] << 8) | this.bytes[at + 2];
+    return (this.bytes[at] << 16) | uint16At(this.bytes, at + 1);
   }
 
   uint32(): number {
-    return this.view.getUint32(this.advance(4));
+    return this.int32() >>> 0;
   }
 
   int32(): number {
-    return this.view.getInt32(this.advance(4));
+    const at = this.advance(4);
+    return (uint16At(this.bytes, at) << 16) | uint16At(this.bytes, at + 2);
   }
 
   /** A 16.16 number. */
@@ -137,7 +138,7 @@ export class Reader {
 
   /** Seconds since 1904-01-01, as the table stores them. */
   longDateTime(): bigint {
-    return this.view.getBigInt64(this.advance(8));
+    return (BigInt(this.int32()) << 32n) | BigInt(this.uint32());
   }
 
   tag(): string {
@@ -154,21 +155,23 @@ export class Reader {
   uint16Array(count: number): Uint16Array {
     const at = this.advance(count * 2);
     const values = new Uint16Array(count);
-    for (let i = 0; i < count; i++) values[i] = this.view.getUint16(at + i * 2);
+    for (let i = 0; i < count; i++) values[i] = uint16At(this.bytes, at + i * 2);
     return values;
   }
 
   uint32Array(count: number): Uint32Array {
     const at = this.advance(count * 4);
     const values = new Uint32Array(count);
-    for (let i = 0; i < count; i++) values[i] = this.view.getUint32(at + i * 4);
+    for (let i = 0; i < count; i++) {
+      values[i] = (uint16At(this.bytes, at + i * 4) << 16) | uint16At(this.bytes, at + i * 4 + 2);
+    }
     return values;
   }
 
   int16Array(count: number): Int16Array {
     const at = this.advance(count * 2);
     const values = new Int16Array(count);
-    for (let i = 0; i < count; i++) values[i] = this.view.getInt16(at + i * 2);
+    for (let i = 0; i < count; i++) values[i] = uint16At(this.bytes, at + i * 2);
     return values;
   }
 

@@ -1,5 +1,5 @@
 import { DenseGlyphError } from '../errors.js';
-import { bytesKey } from './key.js';
+import { emptyHash, mixed } from './hash.js';
 
 /** Bytes up to which a loop is faster than a view. */
 const smallPiece = 48;
@@ -151,12 +151,18 @@ export class Writer {
     return this;
   }
 
-  /** A text that is that of another one where all bytes are equal. */
-  key(): string {
-    if (this.length > smallPiece) return bytesKey(this.bytes());
-    let text = '';
-    for (let i = 0; i < this.length; i++) text += String.fromCharCode(this.buffer[i]);
-    return text;
+  /** A hash of what was written. */
+  hash(): number {
+    let hash = emptyHash;
+    for (let i = 0; i < this.length; i++) hash = mixed(hash, this.buffer[i]);
+    return hash;
+  }
+
+  /** Whether another one has written the same bytes. */
+  holdsSame({ buffer, length }: Writer): boolean {
+    if (length !== this.length) return false;
+    for (let i = 0; i < length; i++) if (buffer[i] !== this.buffer[i]) return false;
+    return true;
   }
 
   /** What was written, as a view that the next write may move away from. */

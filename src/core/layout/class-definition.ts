@@ -37,9 +37,19 @@ export function readClassDefinition(
 
 /** The shorter of both formats; undefined where there is nothing but class 0. */
 export function writeClassDefinition(classes: ClassDefinition, store: BlockStore): Block | undefined {
-  const glyphs = [...classes.keys()].filter((glyph) => classes.get(glyph) !== 0).sort(ascending);
+  const glyphs = classified(classes);
   if (glyphs.length === 0) return undefined;
-  return store.keep(classDefinitionBlock(glyphs, classes));
+  const ranges = classRanges(glyphs, classes);
+  const [first] = glyphs;
+  const span = spanOf(glyphs);
+  if (arraySize(span) > rangesSize(ranges.length)) {
+    const block = new Block(rangesSize(ranges.length)).uint16(2).uint16(ranges.length);
+    for (const range of ranges) block.uint16Array(range);
+    return store.keep(block);
+  }
+  const block = new Block(arraySize(span)).uint16(1).uint16(first).uint16(span);
+  for (let i = 0; i < span; i++) block.uint16(classes.get(first + i) ?? 0);
+  return store.keep(block);
 }
 
 /** As `writeClassDefinition`, for places where there has to be one. */
@@ -47,19 +57,20 @@ export function writeNeededClassDefinition(classes: ClassDefinition, store: Bloc
   return writeClassDefinition(classes, store) ?? store.keep(new Block().uint16(2).uint16(0));
 }
 
-function classDefinitionBlock(glyphs: readonly number[], classes: ClassDefinition): Block {
-  const ranges = classRanges(glyphs, classes);
-  const [first] = glyphs;
-  const span = glyphs[glyphs.length - 1] - first + 1;
-  if (6 + span * 2 <= 4 + ranges.length * 6) {
-    const block = new Block(6 + span * 2).uint16(1).uint16(first).uint16(span);
-    for (let i = 0; i < span; i++) block.uint16(classes.get(first + i) ?? 0);
-    return block;
-  }
-  const block = new Block(4 + ranges.length * 6).uint16(2).uint16(ranges.length);
-  for (const range of ranges) block.uint16Array(range);
-  return block;
+/** Bytes that `writeNeededClassDefinition` will write. */
+export function classDefinitionSize(classes: ClassDefinition): number {
+  const glyphs = classified(classes);
+  if (glyphs.length === 0) return rangesSize(0);
+  return Math.min(arraySize(spanOf(glyphs)), rangesSize(classRanges(glyphs, classes).length));
 }
+
+const arraySize = (span: number) => 6 + span * 2;
+const rangesSize = (count: number) => 4 + count * 6;
+const spanOf = (glyphs: readonly number[]) => glyphs[glyphs.length - 1] - glyphs[0] + 1;
+
+/** Glyphs that aren't of class 0, ascending. */
+const classified = (classes: ClassDefinition) =>
+  [...classes.keys()].filter((glyph) => classes.get(glyph) !== 0).sort(ascending);
 
 function classRanges(glyphs: readonly number[], classes: ClassDefinition): [number, number, number][] {
   const ranges: [number, number, number][] = [];

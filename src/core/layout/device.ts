@@ -2,7 +2,7 @@
 
 import { Block, type BlockStore } from '../bytes/blocks.js';
 import { bytesKey } from '../bytes/key.js';
-import type { Reader } from '../bytes/reader.js';
+import { uint16At, type Reader } from '../bytes/reader.js';
 
 /** Corrects a value at some sizes in pixels, or along the axes of a variable font. */
 export type Device =
@@ -24,6 +24,13 @@ export function readDevice(reader: Reader, offset: number, varies: boolean): Dev
   if (deltaFormat < 1 || deltaFormat > 3 || second < first) return undefined;
   const bits = (second - first + 1) * (1 << deltaFormat);
   return { kind: 'sizes', bytes: reader.seek(offset).take(6 + Math.ceil(bits / 16) * 2) };
+}
+
+/** The delta set of a VariationIndex table, as `deltaSetKey` has it; undefined where another table or none is. */
+export function variationAt(bytes: Uint8Array, at: number): number | undefined {
+  if (at + 6 > bytes.length) return undefined;
+  if (uint16At(bytes, at + 4) !== variationFormat) return undefined;
+  return deltaSetKey(uint16At(bytes, at), uint16At(bytes, at + 2));
 }
 
 /** Numbers of delta sets, outer and inner as one: `outer * 65536 + inner`. */

@@ -7,8 +7,8 @@ import { readClassDefinition, writeNeededClassDefinition, type ClassDefinition }
 import { ascending, readCoverage, writeCoverage, type Coverage } from './coverage.js';
 import type { GlyphFilter, GlyphMap, Scope } from './glyph-map.js';
 import type { PositioningContext } from './positioning.js';
-import { PairNumbers, PairReader, PairWriter, type PairValues } from './pair-value.js';
-import { eachVariation } from './value-record.js';
+import { pairFormats, PairNumbers, PairReader, PairWriter, type PairValues } from './pair-value.js';
+import { eachVariation, valueSize } from './value-record.js';
 
 interface PairBase {
   /**
@@ -264,6 +264,12 @@ export function withoutIdlePairs(subtable: PairAdjustment): PairAdjustment | und
   if (coverage.length === 0) return undefined;
   const firstClasses = new Map(coverage.map((glyph) => [glyph, numbers.get(rowOf(glyph))!]));
   return { ...subtable, coverage, firstClasses, matrix: subtable.matrix.filter((_, i) => numbers.has(i)) };
+}
+
+/** Bytes that the values of a pair take. */
+export function pairSize(subtable: PairAdjustment, { deltaSets }: PositioningContext): number {
+  const formats = pairFormats(subtable.values, usedNumbers(subtable), deltaSets);
+  return valueSize(formats[0]) + valueSize(formats[1]);
 }
 
 export function writePairs(subtable: PairAdjustment, context: PositioningContext): Block {

@@ -1,6 +1,7 @@
 // OpenType: GPOS, LookupType 2: which format a subtable takes
 
 import { numbersKey } from '../bytes/key.js';
+import { classDefinitionSize } from './class-definition.js';
 import { ascending } from './coverage.js';
 import {
   columnOf,
@@ -10,14 +11,46 @@ import {
   type PairSet,
 } from './pair-adjustment.js';
 
-/** The subtable in both formats, where both would do the same, to choose the smaller one. @param last of its lookup */
-export function pairForms(subtable: PairAdjustment, last: boolean): PairAdjustment[] {
-  if (!last || subtable.consumesSecond) return [subtable];
-  if (subtable.kind === 'glyph pairs') return [subtable, asClassPairs(subtable)];
-  const { coverage, firstClasses, secondClasses, matrix, values } = subtable;
+/**
+ * The subtable in the format that takes fewer bytes, where both would do the same.
+ *
+ * @param last of its lookup
+ * @param valueSize gives the bytes that the values of a pair take
+ */
+export function smallestForm(
+  subtable: PairAdjustment,
+  last: boolean,
+  valueSize: () => number,
+): PairAdjustment {
+  if (!last || subtable.consumesSecond) return subtable;
+  const isListed = subtable.kind === 'glyph pairs';
+  const classes = isListed ? asClassPairs(subtable) : subtable;
   // Pairs with glyphs of class 0 are those with all other glyphs; they can't be listed.
-  if (matrix.some((row) => row[0] !== 0)) return [subtable];
-  if (leastGlyphPairs(subtable) > mostClassPairs(subtable)) return [subtable];
+  if (classes.matrix.some((row) => row[0] !== 0)) return subtable;
+  const sizes = sizesOf(classes, valueSize());
+  if (isListed) return sizes.asClasses < sizes.listed ? classes : subtable;
+  return sizes.listed < sizes.asClasses ? asGlyphPairs(classes) : subtable;
+}
+
+/** Bytes in both formats, but for the coverage and the devices, which are the same. */
+function sizesOf(
+  { coverage, firstClasses, secondClasses, matrix }: ClassPairs,
+  valueSize: number,
+): { asClasses: number; listed: number } {
+  const classesSize = classDefinitionSize(firstClasses) + classDefinitionSize(secondClasses);
+  const asClasses = 16 + matrix.length * matrix[0].length * valueSize + classesSize;
+  const glyphsOf = new Uint32Array(matrix[0].length);
+  for (const column of secondClasses.values()) glyphsOf[column]++;
+  let listed = 10 + coverage.length * 2;
+  for (const row of matrix) {
+    let pairs = 0;
+    for (let column = 0; column < row.length; column++) if (row[column] !== 0) pairs += glyphsOf[column];
+    listed += 2 + pairs * (2 + valueSize);
+  }
+  return { asClasses, listed };
+}
+
+function asGlyphPairs({ coverage, firstClasses, secondClasses, matrix, values }: ClassPairs): GlyphPairs {
   const listed = matrix.map((row): PairSet => {
     const glyphs = [...secondClasses.keys()].filter((second) => row[secondClasses.get(second)!] !== 0);
     return { glyphs, numbers: glyphs.map((second) => row[secondClasses.get(second)!]) };
@@ -27,23 +60,7 @@ export function pairForms(subtable: PairAdjustment, last: boolean): PairAdjustme
     const moving = listed[firstClasses.get(glyph) ?? 0];
     if (moving.glyphs.length > 0) pairs.set(glyph, moving);
   }
-  return [subtable, { kind: 'glyph pairs', consumesSecond: false, values, pairs }];
-}
-
-/** Values that are stored at least, where those of each row are listed for its second glyphs. */
-function leastGlyphPairs({ secondClasses, matrix }: ClassPairs): number {
-  const sizes = new Uint32Array(matrix[0].length);
-  for (const column of secondClasses.values()) sizes[column]++;
-  let values = 0;
-  for (const row of matrix) {
-    for (let column = 0; column < row.length; column++) if (row[column] !== 0) values += sizes[column];
-  }
-  return values;
-}
-
-/** Values that take as much room as the matrix and the classes, were each glyph of these listed by itself. */
-function mostClassPairs({ firstClasses, secondClasses, matrix }: ClassPairs): number {
-  return matrix.length * matrix[0].length + 3 * (firstClasses.size + secondClasses.size) + 4;
+  return { kind: 'glyph pairs', consumesSecond: false, values, pairs };
 }
 
 /** First glyphs with the same pairs make a class, and so do second glyphs. */

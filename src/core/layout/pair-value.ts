@@ -2,9 +2,11 @@
 
 import { Block } from '../bytes/blocks.js';
 import { bytesKey } from '../bytes/key.js';
-import type { Reader } from '../bytes/reader.js';
+import { uint16At, type Reader } from '../bytes/reader.js';
 import type { PositioningContext } from './positioning.js';
+import { variationAt, type DeltaSetMap } from './device.js';
 import {
+  deviceBit,
   deviceBits,
   isNoValue,
   noValue,
@@ -54,6 +56,8 @@ export class PairReader {
   /** Bytes of a pair. */
   readonly size: number;
   private readonly hasDevices: boolean;
+  /** Whether nothing but the first advance is moved, at most along axes. */
+  private readonly isAdvance: boolean;
   private readonly known = new Map<number | string, number>();
 
   /** @param varies whether the font has axes */
@@ -65,8 +69,8 @@ export class PairReader {
   ) {
     const [first, second] = formats;
     this.size = valueSize(first) + valueSize(second);
-    // Equal devices may stand at different offsets, so that bytes don't tell.
     this.hasDevices = ((first | second) & deviceBits) !== 0;
+    this.isAdvance = first === (valueBit.xAdvance | deviceBit.xAdvance) && second === 0;
   }
 
   /**
@@ -82,20 +86,33 @@ export class PairReader {
     let isEmpty = true;
     for (let at = position; at < position + size && isEmpty; at++) isEmpty = bytes[at] === 0;
     if (isEmpty) return 0;
-    if (this.hasDevices) return this.read(position, start);
-    const key = this.keyAt(position);
+    const key = this.keyAt(position, start);
+    if (key === undefined) return this.read(position, start);
     let number = this.known.get(key);
     if (number === undefined) this.known.set(key, (number = this.read(position, start)));
     return number;
   }
 
-  private keyAt(position: number): number | string {
-    const { size } = this;
+  /** The same for equal values. Equal devices may stand at different offsets, so that bytes alone don't tell. */
+  private keyAt(position: number, start: number): number | string | undefined {
+    const { size, hasDevices, isAdvance } = this;
     const { bytes } = this.reader;
+    if (hasDevices) return isAdvance ? this.advanceKey(position, start) : undefined;
     if (size > 4) return bytesKey(bytes.subarray(position, position + size));
     let key = 0;
     for (let at = position; at < position + size; at++) key = key * 256 + bytes[at];
     return key;
+  }
+
+  /** The advance and the delta set that it varies by, which is how most pairs of variable fonts are moved. */
+  private advanceKey(position: number, start: number): number | undefined {
+    const { bytes } = this.reader;
+    const advance = uint16At(bytes, position);
+    const offset = uint16At(bytes, position + 2);
+    if (offset === 0) return advance;
+    const deltaSet = variationAt(bytes, start + offset);
+    if (deltaSet === undefined) return undefined;
+    return this.varies ? (deltaSet + 1) * 0x10000 + advance : advance;
   }
 
   private read(position: number, start: number): number {
@@ -104,6 +121,20 @@ export class PairReader {
     const first = readValue(reader, formats[0], start, varies);
     return this.numbers.of({ first, second: readValue(reader, formats[1], start, varies) });
   }
+}
+
+/** The formats that hold all values of some numbers. @param deltaSets those that are kept */
+export function pairFormats(
+  values: PairValues,
+  used: readonly number[],
+  deltaSets?: DeltaSetMap,
+): [first: number, second: number] {
+  let [first, second] = [0, 0];
+  for (const number of used) {
+    first |= valueFormatOf(values[number].first, deltaSets);
+    second |= valueFormatOf(values[number].second, deltaSets);
+  }
+  return [first, second];
 }
 
 /** Writes the values of a subtable, each in the formats that hold all of them. */
@@ -121,11 +152,7 @@ export class PairWriter {
     consumesSecond: boolean,
     private readonly context: PositioningContext,
   ) {
-    let [first, second] = [0, 0];
-    for (const number of used) {
-      first |= valueFormatOf(values[number].first, context.deltaSets);
-      second |= valueFormatOf(values[number].second, context.deltaSets);
-    }
+    const [first, second] = pairFormats(values, used, context.deltaSets);
     this.formats = [first, second === 0 && consumesSecond ? valueBit.xAdvance : second];
     this.size = valueSize(this.formats[0]) + valueSize(this.formats[1]);
     const hasDevices = ((first | second) & deviceBits) !== 0;
@@ -134,12 +161,13 @@ export class PairWriter {
 
   private encode(used: readonly number[]): Uint8Array {
     const { size } = this;
+    const block = new Block(used.length * size);
+    for (const number of used) this.writeOne(block, number);
+    const bytes = block.bytes();
     const encoded = new Uint8Array(this.values.length * size);
-    for (const number of used) {
-      const block = new Block();
-      this.writeOne(block, number);
-      encoded.set(block.bytes(), number * size);
-    }
+    used.forEach((number, i) => {
+      for (let at = 0; at < size; at++) encoded[number * size + at] = bytes[i * size + at];
+    });
     return encoded;
   }
 

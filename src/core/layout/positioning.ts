@@ -149,8 +149,16 @@ function matrixRows<Row>(
   return rows;
 }
 
-const anchorRow = (reader: Reader, start: number, offsets: Uint16Array, varies: boolean) =>
-  Array.from(offsets, (offset) => anchorAt(reader, start, offset, varies));
+function anchorRow(
+  reader: Reader,
+  start: number,
+  offsets: Uint16Array,
+  varies: boolean,
+): (Anchor | undefined)[] {
+  const row: (Anchor | undefined)[] = [];
+  for (let i = 0; i < offsets.length; i++) row.push(anchorAt(reader, start, offsets[i], varies));
+  return row;
+}
 
 /** What is left of a subtable where some glyphs go; undefined where nothing is. */
 export function keptPositioning(subtable: Positioning, map: GlyphMap): Positioning | undefined {

@@ -7,6 +7,7 @@ import { deviceKey, isWritten, readDevice, writeDevice, type DeltaSetMap, type D
 /** Bits of a value format; those of devices are four bits higher. */
 export const valueBit = { xPlacement: 1, yPlacement: 2, xAdvance: 4, yAdvance: 8 } as const;
 export const deviceBits = 0xf0;
+export const deviceBit = { xAdvance: 0x40 } as const;
 
 /** Moves a glyph or its advance, in font units. The order is that of the bits. */
 export interface Value {

@@ -13,8 +13,8 @@ import {
   type Script,
   type Subtable,
 } from './layout-table.js';
-import { isPairAdjustment, splitPairs, writePairs } from './pair-adjustment.js';
-import { pairForms } from './pair-forms.js';
+import { isPairAdjustment, pairSize, splitPairs, writePairs } from './pair-adjustment.js';
+import { smallestForm } from './pair-forms.js';
 import { writePositioning, type PositioningContext } from './positioning.js';
 import { writeContext } from './sequence-context.js';
 import { isSubstitution, writeSubstitution } from './substitution.js';
@@ -141,10 +141,8 @@ function writeSubtable(
     return writeContext(subtable, (lookup) => layout.lookupNumbers.get(lookup), context.store);
   }
   if (!isPairAdjustment(subtable)) return writePositioning(subtable, context);
-  const forms = pairForms(subtable, last);
-  if (forms.length === 1) return writePairs(subtable, context);
-  const sizes = forms.map((form) => sizeOf([writePairs(form, { ...context, store: new BlockStore() })]));
-  return writePairs(forms[sizes.indexOf(Math.min(...sizes))], context);
+  const form = smallestForm(subtable, last, () => pairSize(subtable, context));
+  return writePairs(form, context);
 }
 
 /** Bytes of blocks and all that they point to. */

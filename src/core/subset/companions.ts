@@ -102,6 +102,9 @@ const isPlain = (character: number) =>
   character >= 0xf0000;
 /** General punctuation, superscripts and currency signs make no kind of text either. */
 const isPunctuation = (character: number) => character >= 0x2000 && character < 0x20d0;
+/** Greek, Cyrillic and Armenian; not the marks before and among them. */
+const isPlainLetter = (character: number) =>
+  (character >= 0x370 && character < 0x483) || (character >= 0x48a && character < 0x590);
 const isHangulSyllable = (character: number) => character >= 0xac00 && character <= 0xd7a3;
 
 /** What is drawn for a character that the font lacks, or that shaping takes apart. */
@@ -199,7 +202,8 @@ export function textKindsOf(characters: CodePointSet): TextKinds {
   const names = Object.keys(kinds) as (keyof typeof kinds)[];
   for (const [first, last] of characters.ranges()) {
     for (let character = Math.max(first, 0x300); character <= last; character++) {
-      if (isPlain(character) || isHangulSyllable(character) || isPunctuation(character)) continue;
+      if (isPlainLetter(character) || isPlain(character)) continue;
+      if (isHangulSyllable(character) || isPunctuation(character)) continue;
       const text = String.fromCodePoint(character);
       for (const name of names) found[name] ||= kinds[name](text);
     }

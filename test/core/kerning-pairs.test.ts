@@ -1,0 +1,98 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { BlockStore, packBlocks } from '#src/core/bytes/blocks.js';
+import { GlyphMap } from '#src/core/layout/glyph-map.js';
+import {
+  keptPairs,
+  withoutIdlePairs,
+  writePairs,
+  type ClassPairs,
+  type PairAdjustment,
+} from '#src/core/layout/pair-adjustment.js';
+import { smallestForm } from '#src/core/layout/pair-forms.js';
+import { noPair } from '#src/core/layout/pair-value.js';
+import { noValue } from '#src/core/layout/value-record.js';
+import { everyGlyph, layoutOf, value } from '../support/layout.js';
+import { pairIn } from '../support/placing.js';
+
+describe('kerning pairs', () => {
+  const values = [noPair, ...[-10, 20].map((advance) => ({ first: value(advance), second: noValue }))];
+  const subtable: fc.Arbitrary<ClassPairs> = fc
+    .record({
+      firsts: fc.array(fc.nat(2), { minLength: 12, maxLength: 12 }),
+      seconds: fc.array(fc.nat(2), { minLength: 12, maxLength: 12 }),
+      covered: fc.uniqueArray(fc.nat(11), { minLength: 1 }),
+      matrix: fc.array(fc.uint32Array({ minLength: 3, maxLength: 3, max: 2 }), {
+        minLength: 3,
+        maxLength: 3,
+      }),
+    })
+    .map(({ firsts, seconds, covered, matrix }) => ({
+      kind: 'class pairs',
+      consumesSecond: false,
+      values,
+      coverage: covered.sort((a, b) => a - b),
+      firstClasses: new Map(firsts.map((c, i) => [i, c] as const).filter(([, c]) => c > 0)),
+      secondClasses: new Map(seconds.map((c, i) => [i, c] as const).filter(([, c]) => c > 0)),
+      matrix,
+    }));
+
+  /** What a lookup with this subtable alone does to a pair. */
+  function advanceOf(pairs: PairAdjustment | undefined, first: number, second: number): number {
+    return (pairs && pairIn(pairs, first, second)?.first.values[2]) ?? 0;
+  }
+
+  /** Rows and columns in a form that tells them apart. */
+  const linesOf = (pairs: PairAdjustment) => {
+    const rows = (pairs as ClassPairs).matrix.map((row) => [...row]);
+    return [rows.map(String), rows[0].map((_, column) => String(rows.map((row) => row[column])))];
+  };
+
+  test('stay what they are for the glyphs that stay, in every form, with equal classes merged', () => {
+    fc.assert(
+      fc.property(subtable, fc.uniqueArray(fc.nat(11), { minLength: 1 }), (pairs, kept) => {
+        const map = new GlyphMap(kept, 12);
+        const left = keptPairs(pairs, map);
+        for (const lines of left ? linesOf(left) : []) expect(new Set(lines).size).toBe(lines.length);
+        const last = left && withoutIdlePairs(left);
+        const forms = [0, 2, 50].map((size) => last && smallestForm(last, true, () => size));
+        kept.forEach((first, newFirst) =>
+          kept.forEach((second, newSecond) => {
+            for (const form of [left, last, ...forms]) {
+              expect(advanceOf(form, newFirst, newSecond)).toBe(advanceOf(pairs, first, second));
+            }
+          }),
+        );
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  test('take the smaller format', () => {
+    const sizeOf = (pairs: PairAdjustment) =>
+      packBlocks(writePairs(pairs, { store: new BlockStore(), hinted: true })).bytes!.length;
+    fc.assert(
+      fc.property(subtable, (pairs) => {
+        const last = withoutIdlePairs(keptPairs(pairs, everyGlyph(12)) ?? pairs);
+        if (!last) return;
+        const smallest = sizeOf(smallestForm(last, true, () => 2));
+        // Were values free or dear, the other format might win.
+        const forms = [last, ...[0, 50].map((size) => smallestForm(last, true, () => size))];
+        for (const form of forms) expect(smallest).toBeLessThanOrEqual(sizeOf(form));
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  test('a second glyph that is consumed stays so, though nothing moves it', () => {
+    const pairs: PairAdjustment = {
+      kind: 'glyph pairs',
+      consumesSecond: true,
+      values: [noPair],
+      pairs: new Map([[1, { glyphs: [2], numbers: [0] }]]),
+    };
+    expect(withoutIdlePairs(pairs)).toBe(pairs);
+    const table = layoutOf('GPOS', [{ type: 2, subtables: [pairs] }]);
+    expect(table.lookupAt(0).subtables).toEqual([pairs]);
+  });
+});
