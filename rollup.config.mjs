@@ -6,7 +6,7 @@ import resolve from '@rollup/plugin-node-resolve';
 import terser from '@rollup/plugin-terser';
 
 /** Packages that most calls need; the others stay where they are and are loaded when they are used. */
-const inlined = ['commander', 'picocolors', 'p-map'];
+const inlined = ['commander', 'p-map'];
 /** Those that CommonJS can't load in every version of Node. */
 const modulesOnly = ['parse5', 'entities'];
 const packageOf = (id) => id.split('/')[0];
@@ -29,7 +29,7 @@ const zlibConstants = 'new Proxy({}, { get: (_, name) => require("node:zlib").co
 const { version } = JSON.parse(readFileSync(new URL('package.json', import.meta.url), 'utf8'));
 
 /**
- * What of Node takes time at every start and isn't needed. Commander starts other programs for commands that we don't
+ * What takes time at every start and isn't always needed. Commander starts other programs for commands that we don't
  * have. A module of `process` makes all its streams.
  */
 const lighter = {
@@ -37,6 +37,9 @@ const lighter = {
   'node:process': 'export default globalThis.process;',
   // Where only a little of it is used, or not always, it is loaded when that is called.
   'node:fs/promises': `import fs from 'node:fs';\n${fromPromises}`,
+  // It asks stdout whether it is a terminal, and calls with --quiet write nothing.
+  picocolors:
+    "let colors;\nexport default new Proxy({}, { get: (_, name) => (colors ??= require('picocolors'))[name] });\n",
   'node:zlib': `${fromZlib}export const constants = ${zlibConstants};\n`,
 };
 const lighterBuiltins = {
@@ -73,7 +76,7 @@ const files = {
     /dist\/core\/text\/(code-point-set|unicode-ranges)\.js/,
     /dist\/data\/feature-names\.js/,
     /dist\/kit\/(at-once|licence-texts|write)\.js/,
-    /node_modules\/(p-map|picocolors)\//,
+    /node_modules\/p-map\//,
   ],
   html: [/node_modules\/(parse5|entities)\//],
 };
