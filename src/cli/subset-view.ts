@@ -122,17 +122,38 @@ function detailLines(subset: SubsetFile, wanted: Wanted, width: number, nameOf: 
 const words = (text: string) => text.split(' ');
 
 function featureItems({ kept, left }: SubsetFile['features']): string[] {
-  const named = (tags: readonly string[]) =>
-    listed(tags.map((tag) => `${featureWords(tag) ?? 'its own'} (${tag.trim()})`));
   const items = kept.length > 0 ? ['kept', ...listed(kept.map((tag) => tag.trim()))] : [];
   if (left.length === 0) return items;
   return [
     ...items.slice(0, -1),
     ...(items.length > 0 ? [`${items[items.length - 1]};`] : []),
     'left out',
-    ...named(left),
+    ...listed(runsOf(left).map(namedRun)),
     ...words(`– --features ${left[0].trim()} keeps one`),
   ];
+}
+
+/** Features with numbers that follow each other are told together; some fonts have a hundred of them. */
+function runsOf(tags: readonly string[]): string[][] {
+  const runs: string[][] = [];
+  for (const tag of tags) {
+    const run = runs[runs.length - 1];
+    if (run && nextNumbered(run[run.length - 1]) === tag) run.push(tag);
+    else runs.push([tag]);
+  }
+  return runs.flatMap((run) => (run.length > 2 ? [run] : run.map((tag) => [tag])));
+}
+
+function nextNumbered(tag: string): string | undefined {
+  const [, kind, number] = /^(ss|cv)(\d\d)$/.exec(tag) ?? [];
+  return kind && `${kind}${`${Number(number) + 1}`.padStart(2, '0')}`;
+}
+
+function namedRun(run: readonly string[]): string {
+  const [first, last] = [run[0], run[run.length - 1]];
+  const text = featureWords(first) ?? 'its own';
+  if (run.length === 1) return `${text} (${first.trim()})`;
+  return `${text.replace(/ (\d+)$/, 's $1')} to ${Number(last.slice(2))} (${first} to ${last})`;
 }
 
 /** Which of those that pages turn on the font has, by file. */

@@ -6,7 +6,7 @@ import { cmap, name, os2 } from '#src/core/tables/index.js';
 import { fontOf } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
 import { cli, inFolder, tree } from '../support/cli.js';
-import { readSample, sampleFonts, vendorFonts } from '../support/paths.js';
+import { readSample, sampleFonts, variableVendorFont, vendorFonts } from '../support/paths.js';
 
 const sans = 'FerrywakeSans-Regular.ttf';
 const charactersOf = (path: string) =>
@@ -41,6 +41,19 @@ describe('subset', () => {
       }
       expect(Math.max(...out.split('\n').map((line) => line.length))).toBeLessThanOrEqual(120);
       expect(charactersOf(join(folder, 'type/FerrywakeSans-Regular.woff2'))).toContain('→');
+    }));
+
+  test('numbered features that went are told together', () =>
+    inFolder(async (folder) => {
+      writeFileSync(join(folder, 'plex.woff2'), readFileSync(variableVendorFont));
+      const args = ['subset', 'plex.woff2', '--chars', 'ag', '--features', 'ss02', '--out', 'type'];
+      const { out } = await cli(args, folder);
+      for (const words of [
+        'ss02; left out',
+        'stylistic set 1 (ss01)',
+        'stylistic sets 3 to 6 (ss03 to ss06)',
+      ])
+        expect(out.replace(/\s+/g, ' ')).toContain(words);
     }));
 
   test.each<[number, ...string[]]>([
