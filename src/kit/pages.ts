@@ -14,7 +14,7 @@ import {
   type Declaration,
   type TextTransform,
 } from '../site/index.js';
-import { decodedText } from './decoded-text.js';
+import { decodedPage, decodedStylesheet } from './decoded-text.js';
 import { linkedFile } from './linked-file.js';
 import { isPage, type DrawnBesides, type RequestedFeatures } from './styled-files.js';
 
@@ -43,7 +43,7 @@ export async function readPages(
   otherText: string,
 ): Promise<PageDemand> {
   const reader = new PageReader(folder);
-  for (const path of paths) reader.read(path);
+  for (const path of paths) await reader.read(path);
   return reader.finish(paths, otherText);
 }
 
@@ -72,11 +72,11 @@ class PageReader {
   constructor(private readonly folder: string) {}
 
   /** A page or a stylesheet, and what it leads to. */
-  read(start: string): void {
+  async read(start: string): Promise<void> {
     this.wait(start);
     for (let path = this.waiting.pop(); path !== undefined; path = this.waiting.pop()) {
-      if (isPage(path)) this.readPage(path);
-      else this.readStyles(readFileSync(path, 'utf8'), path);
+      if (isPage(path)) await this.readPage(path);
+      else this.readStyles(decodedStylesheet(readFileSync(path)), path);
     }
   }
 
@@ -86,9 +86,9 @@ class PageReader {
     this.waiting.push(path);
   }
 
-  private readPage(path: string): void {
+  private async readPage(path: string): Promise<void> {
     const file = this.shown(path);
-    const page = readPage(decodedText(file, readFileSync(path)));
+    const page = readPage(await decodedPage(file, readFileSync(path)));
     this.pages.push(path);
     for (const piece of page.text) this.text.push(piece);
     for (const language of page.languages) this.languages.add(language);
@@ -125,7 +125,7 @@ class PageReader {
   /** @param named stylesheets among these are text themselves: what they draw is asked for */
   async finish(named: readonly string[], otherText: string): Promise<PageDemand> {
     for (const [path, declarations] of this.styles) this.useStyles(path, declarations, named.includes(path));
-    this.drawAttributes();
+    await this.drawAttributes();
     if (this.quotes.size > 0) {
       const { quotationMarksOf } = await import('../core/text/languages.js');
       const marks = ['', ...this.languages].map(quotationMarksOf).join('');
@@ -162,12 +162,15 @@ class PageReader {
     if (found.smallCapitals) this.smallCapitals.add(file);
   }
 
-  private drawAttributes(): void {
+  private async drawAttributes(): Promise<void> {
     const names = new Set(this.attributes.keys());
     if (names.size === 0) return;
-    const values = this.pages
-      .flatMap((path) => attributeValues(readFileSync(path, 'utf8'), names))
-      .join('\n');
+    const found: string[] = [];
+    for (const path of this.pages) {
+      const page = await decodedPage(this.shown(path), readFileSync(path));
+      for (const value of attributeValues(page, names)) found.push(value);
+    }
+    const values = found.join('\n');
     for (const [name, files] of this.attributes) {
       for (const file of files) this.draw(byAttribute(name), file, values);
     }
