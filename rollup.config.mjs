@@ -1,6 +1,7 @@
 // The program in a few files instead of a hundred, so that it starts fast. A command's code stays in a file of its
 // own, which is loaded when the command runs. They are CommonJS, which Node loads faster.
 import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import commonjs from '@rollup/plugin-commonjs';
 import resolve from '@rollup/plugin-node-resolve';
 import terser from '@rollup/plugin-terser';
@@ -25,6 +26,8 @@ const fromZlib = [
 ]
   .map((name) => `export const ${name} = (...values) => require('node:zlib').${name}(...values);\n`)
   .join('');
+/** Of a package that is one CommonJS file. */
+const sourceOf = (name) => readFileSync(createRequire(import.meta.url).resolve(name), 'utf8');
 const zlibConstants = 'new Proxy({}, { get: (_, name) => require("node:zlib").constants[name] })';
 const { version } = JSON.parse(readFileSync(new URL('package.json', import.meta.url), 'utf8'));
 
@@ -38,8 +41,9 @@ const lighter = {
   // Where only a little of it is used, or not always, it is loaded when that is called.
   'node:fs/promises': `import fs from 'node:fs';\n${fromPromises}`,
   // It asks stdout whether it is a terminal, and calls with --quiet write nothing.
-  picocolors:
-    "let colors;\nexport default new Proxy({}, { get: (_, name) => (colors ??= require('picocolors'))[name] });\n",
+  picocolors: `let colors;
+    function load() { const module = {}; ${sourceOf('picocolors')}; return module.exports; }
+    export default new Proxy({}, { get: (_, name) => (colors ??= load())[name] });\n`,
   'node:zlib': `${fromZlib}export const constants = ${zlibConstants};\n`,
 };
 const lighterBuiltins = {

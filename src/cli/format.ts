@@ -62,11 +62,21 @@ export function listed(items: readonly string[]): string[] {
 const isSign = (codePoint: number) =>
   (codePoint >= 0x2010 && codePoint <= 0x2027) || (codePoint >= 0x2030 && codePoint <= 0x205e);
 
+/** Blocks of letters and signs without gaps: Latin, phonetic letters, Cyrillic, the first of Greek with breathings. */
+const blocks = [
+  [0x21, 0x7e],
+  [0xae, 0x2ff],
+  [0x400, 0x482],
+  [0x48a, 0x52f],
+  [0x1d00, 0x1dbf],
+  [0x1e00, 0x1f15],
+];
+
 /** The character itself, or its number where it would not show on its own. */
 export function characterText(codePoint: number): string {
   const character = String.fromCodePoint(codePoint);
-  // Expressions of Unicode properties take a millisecond to compile.
-  const isLatin = (codePoint > 0x20 && codePoint < 0x7f) || (codePoint > 0xad && codePoint < 0x250);
-  const shows = isLatin || isSign(codePoint) || /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(character);
+  const isInBlock = blocks.some(([first, last]) => codePoint >= first && codePoint <= last);
+  // Expressions of Unicode properties take some milliseconds to compile.
+  const shows = isInBlock || isSign(codePoint) || /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(character);
   return shows ? character : `U+${codePoint.toString(16).toUpperCase().padStart(4, '0')}`;
 }

@@ -25,8 +25,10 @@ export function parse(reader: Reader, font: Font): Loca {
   if (reader.remaining < count * size) {
     throw reader.damaged(`${count} offsets need ${count * size} bytes, but loca has ${reader.length}`);
   }
+  if (size === 4) return { indexToLocFormat, offsets: reader.uint32Array(count) };
+  const halves = reader.uint16Array(count);
   const offsets = new Uint32Array(count);
-  for (let i = 0; i < count; i++) offsets[i] = size === 2 ? reader.uint16() * 2 : reader.uint32();
+  for (let i = 0; i < count; i++) offsets[i] = halves[i] * 2;
   return { indexToLocFormat, offsets };
 }
 
