@@ -95,11 +95,7 @@ function detailLines(subset: SubsetFile, wanted: Wanted, width: number, nameOf: 
   const shown = tables.filter((one) => one.before >= before / 200 || one.after >= after / 50);
   const gone = [...dropped, ...outputs.flatMap((output) => output.dropped)];
   return [
-    ...row(
-      'Characters',
-      words(`${characters.had.length} of ${count(wanted.characters.size, 'character')} asked for are there`),
-      width,
-    ),
+    ...row('Characters', hadWords(characters), width),
     ...missingLines(characters.missing, wanted, width, nameOf),
     ...besidesLines(characters, wanted, width),
     ...row('Also', companionWords(characters.companions), width),
@@ -120,6 +116,10 @@ function detailLines(subset: SubsetFile, wanted: Wanted, width: number, nameOf: 
 }
 
 const words = (text: string) => text.split(' ');
+
+function hadWords({ had, missing }: SubsetFile['characters']): string[] {
+  return words(`${had.length} of ${count(had.length + missing.length, 'character')} asked for are there`);
+}
 
 function featureItems({ kept, left }: SubsetFile['features']): string[] {
   const items = kept.length > 0 ? ['kept', ...listed(kept.map((tag) => tag.trim()))] : [];
@@ -261,13 +261,7 @@ function summaryLines(
   for (const { input, subset } of results) {
     const { characters, features, dropped, changes, legal } = subset;
     const lines = [
-      ...row(
-        'Characters',
-        words(
-          `${characters.had.length} of ${count(wanted.characters.size, 'character')} asked for are there`,
-        ),
-        width,
-      ),
+      ...row('Characters', hadWords(characters), width),
       ...missingLines(characters.missing, wanted, width, nameOf),
       ...besidesLines(characters, wanted, width),
       ...row('Features', featureItems(features), width),

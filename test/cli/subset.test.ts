@@ -43,6 +43,13 @@ describe('subset', () => {
       expect(charactersOf(join(folder, 'type/FerrywakeSans-Regular.woff2'))).toContain('→');
     }));
 
+  test('controls in a range are not missed', () =>
+    withSample(async (folder) => {
+      const { code, out } = await cli(['subset', sans, '--ranges', 'U+0-9F', '--out', 'type'], folder);
+      expect([code, out]).toEqual([0, expect.stringMatching(/^Characters +95 of 95 characters asked for/m)]);
+      expect(out).not.toContain('missing');
+    }));
+
   test('numbered features that went are told together', () =>
     inFolder(async (folder) => {
       writeFileSync(join(folder, 'plex.woff2'), readFileSync(variableVendorFont));

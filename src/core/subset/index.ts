@@ -51,6 +51,7 @@ export interface Subset {
   characters: {
     /** Wanted and there, ascending. */
     had: number[];
+    /** Controls are not missed in any font. */
     missing: number[];
     /** Not wanted, but drawn by browsers in place of wanted or optional ones. */
     companions: number[];
@@ -173,7 +174,10 @@ function charactersOf(
   const available = mappedCharacters(font);
   const [had, missing]: [number[], number[]] = [[], []];
   for (const [first, last] of asked.ranges()) {
-    for (let c = first; c <= last; c++) (available.has(c) ? had : missing).push(c);
+    for (let c = first; c <= last; c++) {
+      if (available.has(c)) had.push(c);
+      else if (!isControl(c)) missing.push(c);
+    }
   }
   const isNeedless = isKept('smcp', features) ? hasOwnSmallCapital(font, gsub) : () => false;
   const optional = optionalOf(sets, isNeedless).filter((c) => available.has(c) && !asked.has(c));
@@ -188,6 +192,9 @@ function charactersOf(
   characters.addAll(wanted);
   return { characters, had, missing, companions, optional };
 }
+
+/** Ranges often start at U+0000. Browsers draw controls by themselves (CSS Text 3, section 4.1). */
+const isControl = (character: number) => character < 0x20 || (character >= 0x7f && character < 0xa0);
 
 const isKept = (tag: string, choice: SubsetOptions['features']) =>
   choice === 'all' || (choice?.keep.includes(tag) === true && !choice.leave.includes(tag));
