@@ -1,5 +1,5 @@
 import { DenseGlyphError } from '../errors.js';
-import { emptyHash, mixed } from './hash.js';
+import { emptyHash, hashPrime } from './hash.js';
 
 /** Bytes up to which a loop is faster than a view. */
 const smallPiece = 48;
@@ -153,8 +153,9 @@ export class Writer {
 
   /** A hash of what was written. */
   hash(): number {
+    const { buffer, length } = this;
     let hash = emptyHash;
-    for (let i = 0; i < this.length; i++) hash = mixed(hash, this.buffer[i]);
+    for (let i = 0; i < length; i++) hash = Math.imul(hash ^ buffer[i], hashPrime);
     return hash;
   }
 

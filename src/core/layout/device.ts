@@ -28,9 +28,8 @@ export function readDevice(reader: Reader, offset: number, varies: boolean): Dev
 
 /** The delta set of a VariationIndex table, as `deltaSetKey` has it; undefined where another table or none is. */
 export function variationAt(bytes: Uint8Array, at: number): number | undefined {
-  if (at + 6 > bytes.length) return undefined;
-  if (uint16At(bytes, at + 4) !== variationFormat) return undefined;
-  return deltaSetKey(uint16At(bytes, at), uint16At(bytes, at + 2));
+  if (at + 6 > bytes.length || uint16At(bytes, at + 4) !== variationFormat) return undefined;
+  return ((bytes[at] << 8) | bytes[at + 1]) * 0x10000 + ((bytes[at + 2] << 8) | bytes[at + 3]);
 }
 
 /** Numbers of delta sets, outer and inner as one: `outer * 65536 + inner`. */

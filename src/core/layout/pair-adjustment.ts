@@ -76,9 +76,9 @@ function readPairSet(reader: Reader, start: number, has: GlyphFilter, pairReader
   const records = reader.take(count * recordSize);
   const glyphs: number[] = [];
   const numbers: number[] = [];
-  const numberAt = (i: number) => pairReader.at(start + 4 + i * recordSize, start);
   let isSorted = true;
   let previous = -1;
+  const valuesAt = start + 4;
   // Most of a font's pairs go in most subsets: what is done here is done some ten thousand times.
   for (let i = 0, at = 0; i < count; i++, at += recordSize) {
     const glyph = (records[at] << 8) | records[at + 1];
@@ -86,7 +86,7 @@ function readPairSet(reader: Reader, start: number, has: GlyphFilter, pairReader
     previous = glyph;
     if (!has(glyph)) continue;
     glyphs.push(glyph);
-    numbers.push(numberAt(i));
+    numbers.push(pairReader.at(valuesAt + at, start));
   }
   if (isSorted) return { glyphs, numbers };
   const all = Array.from(
@@ -95,7 +95,7 @@ function readPairSet(reader: Reader, start: number, has: GlyphFilter, pairReader
   );
   const found = [...new Set(glyphs)].flatMap((glyph) => {
     const place = foundByHalving(all, glyph);
-    return place === undefined ? [] : [[glyph, numberAt(place)] as const];
+    return place === undefined ? [] : [[glyph, pairReader.at(valuesAt + place * recordSize, start)] as const];
   });
   found.sort(([a], [b]) => a - b);
   return { glyphs: found.map(([glyph]) => glyph), numbers: found.map(([, number]) => number) };
@@ -158,12 +158,12 @@ export function keptPairs(subtable: PairAdjustment, map: GlyphMap): PairAdjustme
     if (first === undefined) continue;
     const glyphs: number[] = [];
     const numbers: number[] = [];
-    set.glyphs.forEach((secondGlyph, i) => {
-      const second = map.newId(secondGlyph);
-      if (second === undefined) return;
+    for (let i = 0; i < set.glyphs.length; i++) {
+      const second = map.newId(set.glyphs[i]);
+      if (second === undefined) continue;
       glyphs.push(second);
       numbers.push(set.numbers[i]);
-    });
+    }
     if (glyphs.length > 0) pairs.set(first, { glyphs, numbers });
   }
   return pairs.size > 0 ? { ...subtable, pairs } : undefined;

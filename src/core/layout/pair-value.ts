@@ -2,7 +2,7 @@
 
 import { Block } from '../bytes/blocks.js';
 import { bytesKey } from '../bytes/key.js';
-import { uint16At, type Reader } from '../bytes/reader.js';
+import type { Reader } from '../bytes/reader.js';
 import type { PositioningContext } from './positioning.js';
 import { variationAt, type DeltaSetMap } from './device.js';
 import {
@@ -51,12 +51,15 @@ function keyOf({ first, second }: PairValue): string | number {
   return isAdvance && yAdvance === 0 ? xAdvance : `${valueKey(first)}|${valueKey(second)}`;
 }
 
-/** Reads the numbers of pairs. Most pairs of classes are zeros, and few others are met over and over. */
+/**
+ * Reads the numbers of pairs. Most pairs of classes are zeros, and few others are met over and over. A font may have
+ * 100,000 pairs, so that loops are plain and calls few.
+ */
 export class PairReader {
   /** Bytes of a pair. */
   readonly size: number;
   private readonly hasDevices: boolean;
-  /** Whether nothing but the first advance is moved, at most along axes. */
+  /** Whether nothing but the first advance is moved, which may vary along axes. */
   private readonly isAdvance: boolean;
   private readonly known = new Map<number | string, number>();
 
@@ -81,34 +84,39 @@ export class PairReader {
    */
   at(position: number, start: number): number {
     const { reader, size } = this;
-    const { bytes } = reader;
-    if (position + size > bytes.length) reader.seek(position).skip(size); // which throws
-    let isEmpty = true;
-    for (let at = position; at < position + size && isEmpty; at++) isEmpty = bytes[at] === 0;
-    if (isEmpty) return 0;
-    const key = this.keyAt(position, start);
+    if (position + size > reader.length) reader.seek(position).skip(size); // which throws
+    const key = this.hasDevices ? this.varyingKey(position, start) : this.plainKey(position);
+    if (key === 0) return 0;
     if (key === undefined) return this.read(position, start);
     let number = this.known.get(key);
     if (number === undefined) this.known.set(key, (number = this.read(position, start)));
     return number;
   }
 
-  /** The same for equal values. Equal devices may stand at different offsets, so that bytes alone don't tell. */
-  private keyAt(position: number, start: number): number | string | undefined {
-    const { size, hasDevices, isAdvance } = this;
+  /** Equal for equal bytes; 0 where all are zero. */
+  private plainKey(position: number): number | string {
     const { bytes } = this.reader;
-    if (hasDevices) return isAdvance ? this.advanceKey(position, start) : undefined;
-    if (size > 4) return bytesKey(bytes.subarray(position, position + size));
+    const end = position + this.size;
     let key = 0;
-    for (let at = position; at < position + size; at++) key = key * 256 + bytes[at];
-    return key;
+    if (this.size <= 4) {
+      for (let at = position; at < end; at++) key = key * 256 + bytes[at];
+      return key;
+    }
+    for (let at = position; at < end && key === 0; at++) key = bytes[at];
+    return key === 0 ? 0 : bytesKey(bytes.subarray(position, end));
   }
 
-  /** The advance and the delta set that it varies by, which is how most pairs of variable fonts are moved. */
-  private advanceKey(position: number, start: number): number | undefined {
+  /**
+   * Equal for equal values, 0 where nothing moves. Equal devices may stand at different offsets, so that bytes alone don't
+   * tell: this is the advance with the delta set that it varies by, as most pairs of variable fonts have it.
+   *
+   * @returns undefined for pairs that are moved otherwise
+   */
+  private varyingKey(position: number, start: number): number | undefined {
+    if (!this.isAdvance) return undefined;
     const { bytes } = this.reader;
-    const advance = uint16At(bytes, position);
-    const offset = uint16At(bytes, position + 2);
+    const advance = (bytes[position] << 8) | bytes[position + 1];
+    const offset = (bytes[position + 2] << 8) | bytes[position + 3];
     if (offset === 0) return advance;
     const deltaSet = variationAt(bytes, start + offset);
     if (deltaSet === undefined) return undefined;
@@ -193,7 +201,10 @@ export class PairWriter {
         room[at++] = glyphs[i] >>> 8;
         room[at++] = glyphs[i] & 0xff;
       }
-      for (let from = numbers[i] * size, end = from + size; from < end; from++) room[at++] = encoded[from];
+      for (let from = numbers[i] * size, end = from + size; from < end; from += 2) {
+        room[at++] = encoded[from];
+        room[at++] = encoded[from + 1];
+      }
     }
   }
 }

@@ -1,6 +1,7 @@
 /**
  * From any font to a smaller one that draws the wanted text as the whole one does: `subsetFont`.
  */
+import { Reader } from '../bytes/reader.js';
 import { DenseGlyphError } from '../errors.js';
 import { GlyphMap } from '../layout/glyph-map.js';
 import { markClass, readGdef, type Gdef } from '../layout/gdef.js';
@@ -291,7 +292,7 @@ function onlyWanted(
 
 /** Version 3, without names: no browser needs them. */
 function withoutNames(font: Font): Uint8Array {
-  const { glyphNameIndex: _, stringData: __, rest: ___, ...table } = font.table(post);
+  const table = post.parseWithoutNames(new Reader(font.bytesOf(post.tag), post.tag));
   return post.serialise({ ...table, version: 0x00030000 });
 }
 

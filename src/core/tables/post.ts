@@ -30,17 +30,7 @@ export interface Post {
 const version2 = 0x00020000;
 
 export function parse(reader: Reader): Post {
-  const table: Post = {
-    version: reader.uint32(),
-    italicAngle: reader.fixed(),
-    underlinePosition: reader.int16(),
-    underlineThickness: reader.int16(),
-    isFixedPitch: reader.uint32(),
-    minMemType42: reader.uint32(),
-    maxMemType42: reader.uint32(),
-    minMemType1: reader.uint32(),
-    maxMemType1: reader.uint32(),
-  };
+  const table = parseWithoutNames(reader);
   if (table.version !== version2) {
     return reader.remaining > 0 ? { ...table, rest: reader.take(reader.remaining) } : table;
   }
@@ -51,6 +41,21 @@ export function parse(reader: Reader): Post {
     stringData.push(reader.take(Math.min(length, reader.remaining))); // real fonts cut the last name
   }
   return { ...table, glyphNameIndex, stringData };
+}
+
+/** What all versions begin with. */
+export function parseWithoutNames(reader: Reader): Post {
+  return {
+    version: reader.uint32(),
+    italicAngle: reader.fixed(),
+    underlinePosition: reader.int16(),
+    underlineThickness: reader.int16(),
+    isFixedPitch: reader.uint32(),
+    minMemType42: reader.uint32(),
+    maxMemType42: reader.uint32(),
+    minMemType1: reader.uint32(),
+    maxMemType1: reader.uint32(),
+  };
 }
 
 export function serialise(table: Post): Uint8Array {
