@@ -132,6 +132,23 @@ describe.each(availableEngines())('%s', (engineName) => {
     expect(other.differing).not.toEqual([]); // it would show
   });
 
+  test('a font without instructions is fitted to the pixel grid by the same letters', async () => {
+    const text = '21:40 ώρα';
+    const source = readSample('FerrywakeSans-Regular.ttf');
+    const pairOf = async (hinting: 'keep' | 'drop'): Promise<DrawnPair> => {
+      const { font } = subsetFont(openFont(source).font, { characters: CodePointSet.ofText(text), hinting });
+      const made = keep(`fitted-${engineName}-${hinting}`, (await writeFont(font, 'woff2')).bytes);
+      return { name: hinting, source: keep('fitted', source), made, descriptors: {}, weights: [400] };
+    };
+    const [kept, without] = await engine.run<Comparison[]>(compareDrawings, {
+      pairs: [await pairOf('keep'), await pairOf('drop')],
+      texts: [text],
+      ...drawing,
+    });
+    expect(kept.differing).toEqual([]);
+    if (engineName === 'webkit') expect(without.differing).not.toEqual([]); // it would show
+  });
+
   test('a variable font is the same along its axes', async () => {
     const variables = [
       join(sampleFonts, 'FerrywakeSans-Variable.ttf'),

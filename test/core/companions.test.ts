@@ -48,6 +48,16 @@ test.each<[string, mapped: number[], text: string, companions: number[]]>([
   expect(companionsIn(font, text)).toEqual(companions);
 });
 
+test.each<[string, Font, 'keep' | 'drop', string]>([
+  ['fonts without instructions keep with the fit to the pixel grid', sans, 'keep', 'HOovg079Ωπ'],
+  ['are not kept without it', sans, 'drop', ''],
+  ['fonts with instructions need not', fontOf('truetype', sans.tables().set('prep', words(0))), 'keep', ''],
+])('letters that others are fitted by: %s', (_, font, hinting, letters) => {
+  const { companions } = subsetFont(font, { characters: CodePointSet.ofText('1ώ'), hinting }).characters;
+  const kept = Array.from('HOovg079ΩπБ').filter((letter) => companions.includes(letter.codePointAt(0)!));
+  expect(kept.join('')).toBe(letters);
+});
+
 /** A GSUB of one feature, without lookups, for Arabic. */
 const arabicWith = (feature: string) =>
   words(

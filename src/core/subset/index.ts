@@ -15,6 +15,7 @@ import { keptCff } from './cff.js';
 import { keptCmap } from './character-map.js';
 import { companionsOf, shapingOf, textKindsOf } from './companions.js';
 import { isWantedFeature, type FeatureChoice } from './features.js';
+import { fittedLetters } from './fitted-letters.js';
 import { inOrder, type GlyphOrder } from './glyph-order.js';
 import { glyphsFor, mappingsFor, type Mapping } from './glyphs.js';
 import { keptBase, keptLayoutTables } from './layout.js';
@@ -39,7 +40,7 @@ export interface SubsetOptions {
   optional?: readonly OptionalCharacters[];
   /** Features beside those that browsers apply without being asked, or all of them. */
   features?: FeatureChoice;
-  /** Whether instructions for the pixel grid stay. */
+  /** Whether instructions for the pixel grid stay; in fonts without them the letters that are measured instead. */
   hinting?: 'keep' | 'drop';
   /** How glyphs are numbered; as in the font if left out. */
   glyphOrder?: GlyphOrder;
@@ -54,7 +55,7 @@ export interface Subset {
     had: number[];
     /** Controls are not missed in any font. */
     missing: number[];
-    /** Not wanted, but drawn by browsers in place of wanted or optional ones. */
+    /** Not wanted, but drawn by browsers in place of wanted or optional ones, or measured. */
     companions: number[];
     /** Optional and there, but not wanted, ascending. */
     optional: number[];
@@ -169,7 +170,7 @@ function hasOutlines(font: Font): boolean {
 
 function charactersOf(
   font: Font,
-  { characters: asked, optional: sets = [], features }: SubsetOptions,
+  { characters: asked, optional: sets = [], features, hinting }: SubsetOptions,
   gsub: LayoutTable | undefined,
 ) {
   const available = mappedCharacters(font);
@@ -188,7 +189,11 @@ function charactersOf(
   const advanceOf = (character: number) =>
     hmtx.advanceOf(font.table(hmtx), cmap.glyphIdOf(font.table(cmap), character)) /
     font.table(head).unitsPerEm;
-  const companions = companionsOf(wanted, available, kinds, shapingOf(gsub), advanceOf);
+  const drawn = companionsOf(wanted, available, kinds, shapingOf(gsub), advanceOf);
+  const measured = hinting === 'keep' ? fittedLetters(font, wanted) : [];
+  const companions = [...new Set([...drawn, ...measured])]
+    .filter((c) => available.has(c) && !wanted.has(c))
+    .sort((a, b) => a - b);
   const characters = new CodePointSet(companions);
   characters.addAll(wanted);
   return { characters, had, missing, companions, optional };
