@@ -48,7 +48,7 @@ export function configure(command: Command, terminal: Terminal): void {
     )
     .option(
       '--hinting <choice>',
-      'keep or drop the instructions for the pixel grid; without them, text on old Windows screens is less sharp',
+      'keep or drop what fits letters to the pixel grid; without it, text on old Windows screens is less sharp',
       'drop',
     )
     .option(
