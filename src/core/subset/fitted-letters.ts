@@ -4,8 +4,7 @@ import type { CodePointSet } from '../text/code-point-set.js';
 
 interface Alphabet {
   /** Code points whose glyphs are fitted by the letters, the last included. */
-  first: number;
-  last: number;
+  ranges: readonly (readonly [first: number, last: number])[];
   letters: string;
 }
 
@@ -14,10 +13,24 @@ interface Alphabet {
  * made equally wide where all of them are. Signs are fitted as Latin letters are.
  */
 const alphabets: readonly Alphabet[] = [
-  { first: 0x21, last: 0x10ffff, letters: 'THEZOCQSLUfijkdbhuvxzoescnrpqgy0123456789' },
-  { first: 0x370, last: 0x3ff, letters: 'ΓΒΕΖΘΟΩΔΞβθδζλξαειοπστωγημρφχψ' },
-  { first: 0x400, last: 0x52f, letters: 'БВЕПЗОСЭШхпншезосруф' },
-  { first: 0x5d0, last: 0x5ea, letters: 'בדהחךכםסטצקןףץ' },
+  { ranges: [[0x21, 0x10ffff]], letters: 'THEZOCQSLUfijkdbhuvxzoescnrpqgy0123456789' },
+  {
+    ranges: [
+      [0xb2, 0xb3],
+      [0xb9, 0xb9],
+      [0x2070, 0x209c],
+    ],
+    letters: '⁰¹²³⁴⁵⁶⁷⁸⁹ⁱⁿ₀₁₂₃₄₅₆₇₈₉',
+  },
+  {
+    ranges: [
+      [0x370, 0x3ff],
+      [0x1f00, 0x1fff],
+    ],
+    letters: 'ΓΒΕΖΘΟΩΔΞβθδζλξαειοπστωγημρφχψ',
+  },
+  { ranges: [[0x400, 0x52f]], letters: 'БВЕПЗОСЭШхпншезосруф' },
+  { ranges: [[0x5d0, 0x5ea]], letters: 'בדהחךכםסטצקןףץ' },
 ];
 
 /**
@@ -28,6 +41,8 @@ const alphabets: readonly Alphabet[] = [
  */
 export function fittedLetters(font: Font, wanted: CodePointSet): number[] {
   if (!font.has(glyf.tag) || font.has('fpgm') || font.has('prep')) return [];
-  const measured = alphabets.filter(({ first, last }) => wanted.countIn(first, last) > 0);
+  const measured = alphabets.filter(({ ranges }) =>
+    ranges.some(([first, last]) => wanted.countIn(first, last) > 0),
+  );
   return measured.flatMap(({ letters }) => Array.from(letters, (letter) => letter.codePointAt(0)!));
 }
