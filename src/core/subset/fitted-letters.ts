@@ -18,6 +18,8 @@ const alphabets: readonly Alphabet[] = [
     ranges: [
       [0xb2, 0xb3],
       [0xb9, 0xb9],
+      [0x2b0, 0x2b8],
+      [0x1d2c, 0x1dbf],
       [0x2070, 0x209c],
     ],
     letters: '⁰¹²³⁴⁵⁶⁷⁸⁹ⁱⁿ₀₁₂₃₄₅₆₇₈₉',
