@@ -12,9 +12,9 @@ const sans = openFont(readSample('FerrywakeSans-Regular.ttf')).font;
 const companionsIn = (font: Font, text: string) =>
   subsetFont(font, { characters: CodePointSet.ofText(text) }).characters.companions;
 
-/** A cmap that gives characters the glyphs from 1 on. */
-function mapping(codePoints: readonly number[]): Uint8Array {
-  const groups = Uint32Array.from(codePoints.flatMap((c, i) => [c, c, i + 1]));
+/** A cmap that gives characters the glyphs from 1 on, or those named. */
+function mapping(codePoints: readonly number[], glyphs = codePoints.map((_, i) => i + 1)): Uint8Array {
+  const groups = Uint32Array.from(codePoints.flatMap((c, i) => [c, c, glyphs[i]]));
   const subtable = { format: 12, language: 0, groups } as const;
   return cmap.serialise({ version: 0, encodingRecords: [{ platformID: 3, encodingID: 10, subtable }] });
 }
@@ -56,6 +56,12 @@ test.each<[string, Font, 'keep' | 'drop', string]>([
   const { companions } = subsetFont(font, { characters: CodePointSet.ofText('1ώ'), hinting }).characters;
   const kept = Array.from('HOovg079ΩπБ').filter((letter) => companions.includes(letter.codePointAt(0)!));
   expect(kept.join('')).toBe(letters);
+});
+
+test('a glyph of several characters is fitted as all of them', () => {
+  const font = fontOf('truetype', sans.tables().set('cmap', mapping([0x3b, 0x37e, 0x4d1], [1, 1, 2])));
+  const characters = CodePointSet.ofText(';');
+  expect(subsetFont(font, { characters, hinting: 'keep' }).characters.companions).toEqual([0x37e]);
 });
 
 /** A GSUB of one feature, without lookups, for Arabic. */

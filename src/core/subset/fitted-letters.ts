@@ -1,5 +1,5 @@
 import type { Font } from '../sfnt/font.js';
-import { glyf } from '../tables/index.js';
+import { cmap, glyf } from '../tables/index.js';
 import type { CodePointSet } from '../text/code-point-set.js';
 
 interface Alphabet {
@@ -37,14 +37,24 @@ const alphabets: readonly Alphabet[] = [
 
 /**
  * Letters by which WebKitGTK, and other browsers on Linux at some settings, fit all glyphs of a font to the pixel grid
- * where it has no instructions for that. Without them edges and advances move by fractions of a pixel.
+ * where it has no instructions for that, and other characters of the same glyphs. Without them edges and advances move
+ * by fractions of a pixel.
  *
  * @param wanted what will be drawn
  */
 export function fittedLetters(font: Font, wanted: CodePointSet): number[] {
   if (!font.has(glyf.tag) || font.has('fpgm') || font.has('prep')) return [];
+  const table = font.table(cmap);
+  const glyphs = new Set<number>();
+  // A glyph is fitted by the alphabets of all characters that have it: a semicolon is Greek where it asks questions too.
+  for (const [character, glyphId] of cmap.mappingsOf(table)) if (wanted.has(character)) glyphs.add(glyphId);
+  const alike: number[] = [];
+  for (const [character, glyphId] of cmap.mappingsOf(table)) if (glyphs.has(glyphId)) alike.push(character);
   const measured = alphabets.filter(({ ranges }) =>
     ranges.some(([first, last]) => wanted.countIn(first, last) > 0),
   );
-  return measured.flatMap(({ letters }) => Array.from(letters, (letter) => letter.codePointAt(0)!));
+  return [
+    ...alike,
+    ...measured.flatMap(({ letters }) => Array.from(letters, (letter) => letter.codePointAt(0)!)),
+  ];
 }
