@@ -40,8 +40,9 @@ export async function decodedPage(path: string, bytes: Uint8Array): Promise<stri
  */
 export function decodedStylesheet(bytes: Uint8Array): string {
   const start = Buffer.from(bytes.subarray(0, namedWithin)).toString('latin1');
-  const named = markedEncoding(bytes) ?? /^@charset "([^"]*)";/.exec(start)?.[1];
-  return decodedBy(decoderFor(named) ?? new TextDecoder(), bytes);
+  // What reads as ASCII can't be UTF-16, whatever it says.
+  const named = /^@charset "(?!utf-16|UTF-16)([^"]*)";/.exec(start)?.[1];
+  return decodedBy(decoderFor(markedEncoding(bytes) ?? named) ?? new TextDecoder(), bytes);
 }
 
 function markedEncoding(bytes: Uint8Array): keyof typeof marks | undefined {

@@ -40,6 +40,7 @@ test.each<[string, Uint8Array, RegExp]>([
 test.each<[string, Uint8Array, string]>([
   ['nothing named', bytesOf('q{content:"é"}'), 'é'],
   ['an encoding', bytesOf('@charset "windows-1252";q{content:"', [0xe9], '"}'), 'é'],
+  ['UTF-16 by name alone', bytesOf('@charset "utf-16le";q{content:"é"}'), 'é'],
   ['an encoding that nobody knows', bytesOf('@charset "none";q{content:"é"}'), 'é'],
   ['bytes that are none of its characters', bytesOf('q{content:"', [0xe9], '"}'), '\ufffd'],
 ])('a stylesheet with %s', (_, bytes, text) => {

@@ -5,7 +5,7 @@ const readingsAllowed = 64;
 /** Bytes that ranges of a few bytes may stand for besides; those of the largest fonts take a tenth of it. */
 const expansionAllowed = 16 * 1024 * 1024;
 
-// No DataView: thousands of readers are made of small parts, and each would have one.
+/** A big-endian value. Not by a DataView: thousands of readers are made of small parts, and each would have one. */
 export const uint16At = (bytes: Uint8Array, at: number): number => (bytes[at] << 8) | bytes[at + 1];
 
 /**
