@@ -72,7 +72,7 @@ try {
   const variable = 'ferries/fonts/FerrywakeSans-VariableItalic.ttf';
   await terminal(
     'subset',
-    `node ${program} subset ferries/fonts/FerrywakeSans-Regular.ttf --chars-from ferries/site --languages el,cy --chars ⛴ --out type`,
+    `node ${program} subset ferries/fonts/FerrywakeSans-Regular.ttf --chars-from ferries/site --languages el,cy --chars ж --out type`,
     17,
   );
   execFileSync('node', [program, 'inspect', variable, '--page', 'specimen.html', '--quiet'], { cwd: folder });
