@@ -187,18 +187,15 @@ function besidesLines(
   const all = new CodePointSet();
   for (const { by, files, characters, asSmallCapitals } of besides) {
     if (!asSmallCapitals) all.addAll(characters);
-    const drawn = codePointsOf(characters).filter((codePoint) => there.has(codePoint));
+    const drawn = characters.codePoints().filter((codePoint) => there.has(codePoint));
     if (drawn.length > 0) lines.push([...shortList(drawn), ...words(`by ${by} in ${files[0]}`)]);
   }
   if (lines.length > 0) lines[0].unshift('also', 'draw');
   // Characters for private use are icons of other fonts.
-  const lacking = codePointsOf(all).filter((c) => !there.has(c) && !asked.has(c) && !isPrivate(c));
+  const lacking = all.codePoints().filter((c) => !there.has(c) && !asked.has(c) && !isPrivate(c));
   if (lacking.length > 0) lines.push([...words('missing of these:'), ...shortList(lacking)]);
   return lines.flatMap((line, i) => row(i === 0 ? 'Pages' : '', line, width));
 }
-
-const codePointsOf = (set: CodePointSet): number[] =>
-  set.ranges().flatMap(([first, last]) => Array.from({ length: last - first + 1 }, (_, i) => first + i));
 
 const isPrivate = (codePoint: number) => (codePoint >= 0xe000 && codePoint <= 0xf8ff) || codePoint >= 0xf0000;
 

@@ -28,12 +28,10 @@ export function companionsOf(
   const add = (codePoint: number) => {
     if (available.has(codePoint) && !wanted.has(codePoint)) companions.add(codePoint);
   };
-  for (const [first, last] of [...wanted.ranges()]) {
-    for (let character = first; character <= last; character++) {
-      if (isPlain(character)) continue;
-      for (const other of othersFor(character, available, present)) add(other);
-    }
-  }
+  wanted.forEach((character) => {
+    if (isPlain(character)) return;
+    for (const other of othersFor(character, available, present)) add(other);
+  });
   for (const character of insertedCharacters(wanted, available, advanceOf)) add(character);
   if (present.complex) for (const character of joiners) add(character);
   if (present.marks) add(dottedCircle);
@@ -200,14 +198,12 @@ export type TextKinds = Record<keyof typeof kinds, boolean>;
 export function textKindsOf(characters: CodePointSet): TextKinds {
   const found: TextKinds = { rightToLeft: false, arabic: false, thai: false, marks: false, complex: false };
   const names = Object.keys(kinds) as (keyof typeof kinds)[];
-  for (const [first, last] of characters.ranges()) {
-    for (let character = Math.max(first, 0x300); character <= last; character++) {
-      if (isPlainLetter(character) || isPlain(character)) continue;
-      if (isHangulSyllable(character) || isPunctuation(character)) continue;
-      const text = String.fromCodePoint(character);
-      for (const name of names) found[name] ||= kinds[name](text);
-    }
-  }
+  characters.forEach((character) => {
+    if (character < 0x300 || isPlainLetter(character) || isPlain(character)) return;
+    if (isHangulSyllable(character) || isPunctuation(character)) return;
+    const text = String.fromCodePoint(character);
+    for (const name of names) found[name] ||= kinds[name](text);
+  });
   return found;
 }
 
@@ -266,13 +262,11 @@ function addComposed(
   has: (codePoint: number) => boolean,
   add: (codePoint: number) => void,
 ): void {
-  for (const [first, last] of available.ranges()) {
-    for (let character = Math.max(first, 0xc0); character <= last; character++) {
-      if (isPlain(character) || isHangulSyllable(character)) continue;
-      const parts = partsOf(character);
-      if (parts.length < 2 || !parts.every(has)) continue;
-      const text = String.fromCodePoint(character);
-      if (text.normalize('NFC') === text || isComposedByShaping(character)) add(character);
-    }
-  }
+  available.forEach((character) => {
+    if (character < 0xc0 || isPlain(character) || isHangulSyllable(character)) return;
+    const parts = partsOf(character);
+    if (parts.length < 2 || !parts.every(has)) return;
+    const text = String.fromCodePoint(character);
+    if (text.normalize('NFC') === text || isComposedByShaping(character)) add(character);
+  });
 }

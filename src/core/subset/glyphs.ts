@@ -17,12 +17,10 @@ export function mappingsFor(font: Font, characters: CodePointSet): Mapping[] {
   const { numGlyphs } = font.table(maxp);
   const mappings: Mapping[] = [];
   if (!subtable) return mappings;
-  for (const [first, last] of characters.ranges()) {
-    for (let codePoint = first; codePoint <= last; codePoint++) {
-      const glyphId = cmap.glyphIdIn(subtable, codePoint);
-      if (glyphId !== 0 && glyphId < numGlyphs) mappings.push([codePoint, glyphId]);
-    }
-  }
+  characters.forEach((codePoint) => {
+    const glyphId = cmap.glyphIdIn(subtable, codePoint);
+    if (glyphId !== 0 && glyphId < numGlyphs) mappings.push([codePoint, glyphId]);
+  });
   return mappings;
 }
 

@@ -175,12 +175,10 @@ function charactersOf(
 ) {
   const available = mappedCharacters(font);
   const [had, missing]: [number[], number[]] = [[], []];
-  for (const [first, last] of asked.ranges()) {
-    for (let c = first; c <= last; c++) {
-      if (available.has(c)) had.push(c);
-      else if (!isControl(c)) missing.push(c);
-    }
-  }
+  asked.forEach((c) => {
+    if (available.has(c)) had.push(c);
+    else if (!isControl(c)) missing.push(c);
+  });
   const isNeedless = isKept('smcp', features) ? hasOwnSmallCapital(font, gsub) : () => false;
   const optional = optionalOf(sets, isNeedless).filter((c) => available.has(c) && !asked.has(c));
   const wanted = new CodePointSet(optional);
@@ -212,9 +210,9 @@ function optionalOf(
 ): number[] {
   const found = new Set<number>();
   for (const { characters, asSmallCapitals } of sets) {
-    for (const [first, last] of characters.ranges()) {
-      for (let c = first; c <= last; c++) if (!asSmallCapitals || !hasOwnSmallCapital(c)) found.add(c);
-    }
+    characters.forEach((c) => {
+      if (!asSmallCapitals || !hasOwnSmallCapital(c)) found.add(c);
+    });
   }
   return [...found].sort((a, b) => a - b);
 }

@@ -61,6 +61,20 @@ export class CodePointSet {
     return count;
   }
 
+  /** Visits the code points, ascending. */
+  forEach(visit: (codePoint: number) => void): void {
+    for (const [first, last] of this.ranges()) {
+      for (let codePoint = first; codePoint <= last; codePoint++) visit(codePoint);
+    }
+  }
+
+  /** The code points, ascending. */
+  codePoints(): number[] {
+    const all: number[] = [];
+    this.forEach((codePoint) => all.push(codePoint));
+    return all;
+  }
+
   /** Ascending runs that don't touch. */
   ranges(): [first: number, last: number][] {
     const { words, used } = this;

@@ -29,10 +29,7 @@ export function scriptsOf(characters: CodePointSet): ScriptCoverage[] {
  * come last, as `Common`.
  */
 export function charactersByScript(characters: CodePointSet): { name: string; codePoints: number[] }[] {
-  const left = new Set<number>();
-  for (const [first, last] of characters.ranges()) {
-    for (let codePoint = first; codePoint <= last; codePoint++) left.add(codePoint);
-  }
+  const left = new Set<number>(characters.codePoints());
   const groups = scriptsOf(characters).map(({ code, name }) => {
     const codePoints: number[] = [];
     const [, , packed] = scriptRanges.find(([known]) => known === code)!;
