@@ -6,6 +6,7 @@ import { openFont, writeFont } from '#src/core/containers/index.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
 import { subsetFont } from '#src/core/subset/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
+import { mappedCharacters } from '#src/core/text/mapped-characters.js';
 import { trySubsets } from '../../scripts/corpus/subsets.js';
 import { compareDrawings, type Comparison, type DrawnPair } from '../support/drawings.js';
 import { availableEngines, startEngine, systemFont, type Engine } from '../support/engines.js';
@@ -132,22 +133,41 @@ describe.each(availableEngines())('%s', (engineName) => {
     expect(other.differing).not.toEqual([]); // it would show
   });
 
-  test('a font without instructions is fitted to the pixel grid by the same letters', async () => {
-    const text = '21:40 ώρα';
-    const source = readSample('FerrywakeSans-Regular.ttf');
-    const pairOf = async (hinting: 'keep' | 'drop'): Promise<DrawnPair> => {
-      const { font } = subsetFont(openFont(source).font, { characters: CodePointSet.ofText(text), hinting });
-      const made = keep(`fitted-${engineName}-${hinting}`, (await writeFont(font, 'woff2')).bytes);
-      return { name: hinting, source: keep('fitted', source), made, descriptors: {}, weights: [400] };
-    };
-    const [kept, without] = await engine.run<Comparison[]>(compareDrawings, {
-      pairs: [await pairOf('keep'), await pairOf('drop')],
-      texts: [text],
-      ...drawing,
-    });
-    expect(kept.differing).toEqual([]);
-    if (engineName === 'webkit') expect(without.differing).not.toEqual([]); // it would show
-  });
+  const fitted = [
+    ['Latin and Greek', join(sampleFonts, 'FerrywakeSans-Regular.ttf'), '21:40 ώρα'],
+    ['Devanagari', systemFont('NotoSansDevanagari-Regular.ttf'), 'डकँण'],
+    ['Bengali', systemFont('NotoSansBengali-Regular.ttf'), '\u09eb\u09c0\u09f3'],
+    ['Thai', systemFont('NotoSansThai-Regular.ttf'), 'ลี่๔'],
+    ['Myanmar', systemFont('NotoSansMyanmar-Regular.ttf'), 'ၽၜဦ'],
+    ['Arabic, with joined forms that are characters', systemFont('NotoNaskhArabic-Regular.ttf'), 'شھت'],
+  ] as const;
+
+  test.each(fitted.filter(([, path]) => path !== undefined))(
+    'a font without instructions is fitted to the pixel grid by the same letters: %s',
+    async (name, path, text) => {
+      const { font: whole } = openFont(readFileSync(path!));
+      const { font: source } = subsetFont(whole, { characters: mappedCharacters(whole), features: 'all' });
+      const pairOf = async (hinting: 'keep' | 'drop'): Promise<DrawnPair> => {
+        const { font } = subsetFont(source, { characters: CodePointSet.ofText(text), hinting });
+        const made = keep(`fitted-${name}-${hinting}`, (await writeFont(font, 'woff2')).bytes);
+        const url = keep(`fitted-${name}`, writeSfnt(source));
+        return {
+          name: hinting,
+          source: encodeURI(url),
+          made: encodeURI(made),
+          descriptors: {},
+          weights: [400],
+        };
+      };
+      const [kept, without] = await engine.run<Comparison[]>(compareDrawings, {
+        pairs: [await pairOf('keep'), await pairOf('drop')],
+        texts: [text],
+        ...drawing,
+      });
+      expect(kept.differing).toEqual([]);
+      if (engineName === 'webkit') expect(without.differing).not.toEqual([]); // it would show
+    },
+  );
 
   test('a variable font is the same along its axes', async () => {
     const variables = [

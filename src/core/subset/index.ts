@@ -15,7 +15,7 @@ import { keptCff } from './cff.js';
 import { keptCmap } from './character-map.js';
 import { companionsOf, shapingOf, textKindsOf } from './companions.js';
 import { isWantedFeature, type FeatureChoice } from './features.js';
-import { fittedLetters } from './fitted-letters.js';
+import { charactersOfGlyphs, fittedLetters, isFittedByLetters } from './fitted-letters.js';
 import { inOrder, type GlyphOrder } from './glyph-order.js';
 import { glyphsFor, mappingsFor, type Mapping } from './glyphs.js';
 import { keptBase, keptLayoutTables } from './layout.js';
@@ -88,12 +88,11 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
     );
   }
   const isWanted = isWantedFeature(options.features, characters);
-  const mappings = mappingsFor(font, characters);
-  if (mappings.length === 0) {
+  if (mappingsFor(font, characters).length === 0) {
     throw new DenseGlyphError('characters-missing', 'the font has none of the characters that are asked for');
   }
-  const oldIds = glyphsFor(font, mappings, characters, gsub, isWanted);
-  const order = inOrder(oldIds, options.glyphOrder ?? 'font', font, mappings);
+  const { mappings, glyphs, others } = closedOver(font, characters, gsub, isWanted, hinted);
+  const order = inOrder(glyphs, options.glyphOrder ?? 'font', font, mappings);
   const map = new GlyphMap(order, font.table(maxp).numGlyphs);
   const gpos = readLayoutTable(font, 'GPOS', (glyphId) => map.has(glyphId));
   const tables = new Map<string, Uint8Array>();
@@ -120,7 +119,12 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
   const ordered = new Map(font.tags.flatMap((tag) => (tables.has(tag) ? [[tag, tables.get(tag)!]] : [])));
   return {
     font: fontOf(font.flavour, ordered),
-    characters: { had, missing, companions, optional },
+    characters: {
+      had,
+      missing,
+      companions: [...companions, ...others].sort((a, b) => a - b),
+      optional,
+    },
     glyphs: { before: font.table(maxp).numGlyphs, after: map.size },
     features: { kept: features, left: unwantedFeatures([gsub, gpos], isWanted) },
     tables: font.tags
@@ -133,6 +137,34 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
     dropped,
     changes: [...changesOf(font, tables), ...[gsub, gpos].flatMap(damageWords), ...damagedClassWords(gdef)],
   };
+}
+
+/**
+ * The glyphs that text may come to. Where they are fitted to the pixel grid by letters, their other characters stay too,
+ * as these tell which letters: of a ligature, or of a joined form, they are the only ones.
+ *
+ * @param characters gets those as well
+ * @returns with them as `others`
+ */
+function closedOver(
+  font: Font,
+  characters: CodePointSet,
+  gsub: LayoutTable | undefined,
+  isWanted: (tag: string) => boolean,
+  hinted: boolean,
+) {
+  const others: number[] = [];
+  for (;;) {
+    const mappings = mappingsFor(font, characters);
+    const glyphs = glyphsFor(font, mappings, characters, gsub, isWanted);
+    const more =
+      hinted && isFittedByLetters(font)
+        ? charactersOfGlyphs(font, glyphs).filter((c) => !characters.has(c))
+        : [];
+    if (more.length === 0) return { mappings, glyphs, others };
+    for (const character of more) characters.add(character);
+    others.push(...more);
+  }
 }
 
 /** Tables that name glyphs and aren't renumbered yet; without them the text would look different. */
@@ -188,7 +220,7 @@ function charactersOf(
     hmtx.advanceOf(font.table(hmtx), cmap.glyphIdOf(font.table(cmap), character)) /
     font.table(head).unitsPerEm;
   const drawn = companionsOf(wanted, available, kinds, shapingOf(gsub), advanceOf);
-  const measured = hinting === 'keep' ? fittedLetters(font, wanted) : [];
+  const measured = hinting === 'keep' && isFittedByLetters(font) ? fittedLetters(wanted) : [];
   const companions = [...new Set([...drawn, ...measured])]
     .filter((c) => available.has(c) && !wanted.has(c))
     .sort((a, b) => a - b);
