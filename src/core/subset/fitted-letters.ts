@@ -31,7 +31,7 @@ const alphabets: readonly Alphabet[] = [
   { letters: 'ठुौ', ranges: [0x900, 0x97f, 0xa8e0, 0xa8ff] },
   { letters: 'ঁলড়০', ranges: [0x980, 0x9ff] },
   { letters: 'ਗਠਰ੦', ranges: [0xa00, 0xa7f] },
-  { letters: 'અઆછટનાુ૦', ranges: [0xa80, 0xaff] },
+  { letters: 'અઆઋછટનરાુ૦', ranges: [0xa80, 0xaff] },
   { letters: 'ୃ', ranges: [0xb00, 0xb7f] },
   { letters: 'ஐபாுேொ௦', ranges: [0xb80, 0xbff] },
   { letters: 'ర౦', ranges: [0xc00, 0xc7f] },
