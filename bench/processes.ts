@@ -3,11 +3,11 @@ import { readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-/** One run of a process, seen from outside. */
+/** One run of a process, or of several at a time, seen from outside. */
 interface Run {
   /** Wall time in milliseconds, from starting it until it is gone. */
   wall: number;
-  /** Peak resident memory in bytes. */
+  /** Peak resident memory in bytes, of several the sum. */
   memory: number;
 }
 
@@ -60,20 +60,43 @@ export interface Comparison {
   memory: [number, number];
 }
 
-/** Runs two calls of Node in turn. The first pair warms the caches up and isn't counted. */
+/** Processes that run at the same time, each by its arguments of Node. */
+export type Together = readonly (readonly string[])[];
+
+async function runTogether(processes: Together): Promise<Run> {
+  const start = process.hrtime.bigint();
+  const runs = await Promise.all(processes.map(runNode));
+  const wall = Number(process.hrtime.bigint() - start) / 1e6;
+  return { wall, memory: runs.reduce((sum, run) => sum + run.memory, 0) };
+}
+
+/**
+ * Runs several things in turn, so that a machine that slows down slows all of them.
+ *
+ * @param rounds the first one more warms the caches up and isn't counted, but where there is one round only
+ * @returns by round, in the order given
+ */
+export async function inTurn(things: readonly Together[], rounds: number): Promise<Run[][]> {
+  const all: Run[][] = [];
+  for (let i = rounds > 1 ? -1 : 0; i < rounds; i++) {
+    const round: Run[] = [];
+    for (const thing of things) round.push(await runTogether(thing));
+    if (i >= 0) all.push(round);
+  }
+  return all;
+}
+
+/** Runs two calls of Node in turn. */
 export async function compare(
   ours: readonly string[],
   other: readonly string[],
-  runs: number,
+  rounds: number,
 ): Promise<Comparison> {
-  const pairs: [Run, Run][] = [];
-  for (let i = runs > 1 ? -1 : 0; i < runs; i++) {
-    const pair: [Run, Run] = [await runNode(ours), await runNode(other)];
-    if (i >= 0) pairs.push(pair);
-  }
+  const pairs = await inTurn([[ours], [other]], rounds);
+  const walls = (side: 0 | 1) => pairs.map((pair) => pair[side].wall);
   const highest = (side: 0 | 1) => Math.max(...pairs.map((pair) => pair[side].memory));
   return {
-    wall: [median(pairs.map(([a]) => a.wall)), median(pairs.map(([, b]) => b.wall))],
+    wall: [median(walls(0)), median(walls(1))],
     ratio: median(pairs.map(([a, b]) => a.wall / b.wall)),
     memory: [highest(0), highest(1)],
   };
