@@ -88,10 +88,10 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
     );
   }
   const isWanted = isWantedFeature(options.features, characters);
-  if (mappingsFor(font, characters).length === 0) {
+  const { mappings, glyphs, others } = closedOver(font, characters, gsub, isWanted, hinted);
+  if (mappings.length === 0) {
     throw new DenseGlyphError('characters-missing', 'the font has none of the characters that are asked for');
   }
-  const { mappings, glyphs, others } = closedOver(font, characters, gsub, isWanted, hinted);
   const order = inOrder(glyphs, options.glyphOrder ?? 'font', font, mappings);
   const map = new GlyphMap(order, font.table(maxp).numGlyphs);
   const gpos = readLayoutTable(font, 'GPOS', (glyphId) => map.has(glyphId));
