@@ -29,7 +29,7 @@ export function scriptsOf(characters: CodePointSet): ScriptCoverage[] {
  * come last, as `Common`.
  */
 export function charactersByScript(characters: CodePointSet): { name: string; codePoints: number[] }[] {
-  const left = new Set<number>(characters.codePoints());
+  const left = new Set(characters.codePoints());
   const groups = scriptsOf(characters).map(({ code, name }) => {
     const codePoints: number[] = [];
     const [, , packed] = scriptRanges.find(([known]) => known === code)!;
