@@ -1,18 +1,18 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { BlockStore, packBlocks } from '#src/core/bytes/blocks.js';
+import type { ClassPairs } from '#src/core/layout/class-pairs.js';
 import { GlyphMap } from '#src/core/layout/glyph-map.js';
 import {
   keptPairs,
   withoutIdlePairs,
   writePairs,
-  type ClassPairs,
   type PairAdjustment,
 } from '#src/core/layout/pair-adjustment.js';
 import { smallestForm } from '#src/core/layout/pair-forms.js';
 import { noPair } from '#src/core/layout/pair-value.js';
 import { noValue } from '#src/core/layout/value-record.js';
-import { everyGlyph, layoutOf, value } from '../support/layout.js';
+import { everyGlyph, layoutOf, pairList, value } from '../support/layout.js';
 import { pairIn } from '../support/placing.js';
 
 describe('kerning pairs', () => {
@@ -89,7 +89,7 @@ describe('kerning pairs', () => {
       kind: 'glyph pairs',
       consumesSecond: true,
       values: [noPair],
-      pairs: new Map([[1, { glyphs: [2], numbers: [0] }]]),
+      pairs: pairList([[1, 2, 0]]),
     };
     expect(withoutIdlePairs(pairs)).toBe(pairs);
     const table = layoutOf('GPOS', [{ type: 2, subtables: [pairs] }]);

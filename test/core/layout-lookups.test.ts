@@ -8,10 +8,11 @@ import { keptLayout } from '#src/core/layout/kept-layout.js';
 import type { Subtable } from '#src/core/layout/layout-table.js';
 import { GlyphMap } from '#src/core/layout/glyph-map.js';
 import { mentions } from '#src/core/layout/mentions.js';
-import { readPairs, type GlyphPairs } from '#src/core/layout/pair-adjustment.js';
+import type { GlyphPairs } from '#src/core/layout/glyph-pairs.js';
+import { readPairs } from '#src/core/layout/pair-adjustment.js';
 import { noPair } from '#src/core/layout/pair-value.js';
 import { noValue } from '#src/core/layout/value-record.js';
-import { everyGlyph, everything, layoutOf, value } from '../support/layout.js';
+import { everyGlyph, everything, layoutOf, pairList, pairsIn, value } from '../support/layout.js';
 
 const all = () => true;
 const packed = (block: Block) => packBlocks(block).bytes!;
@@ -181,7 +182,7 @@ const positionings: [string, number, Subtable][] = [
       kind: 'glyph pairs',
       consumesSecond: true,
       values: [noPair, { first: value(-20), second: noValue }],
-      pairs: new Map([[3, { glyphs: [4], numbers: [1] }]]),
+      pairs: pairList([[3, 4, 1]]),
     },
   ],
   [
@@ -341,9 +342,12 @@ describe('pairs out of order', () => {
     const halves = Uint16Array.from([...header, 1, 1, 7, seconds.length, ...records]);
     const bytes = new Uint8Array(Buffer.from(halves.buffer).swap16());
     const subtable = readPairs(new Reader(bytes, 'GPOS'), 0, everything) as GlyphPairs;
-    const { glyphs, numbers } = subtable.pairs.get(7)!;
-    const advances = glyphs.map((glyph, i) => [glyph, subtable.values[numbers[i]].first.values[2] - 100]);
-    expect(advances).toEqual(found);
+    const advances = pairsIn(subtable.pairs).map(([first, second, number]) => [
+      first,
+      second,
+      subtable.values[number].first.values[2] - 100,
+    ]);
+    expect(advances).toEqual(found.map(([second, advance]) => [7, second, advance]));
   });
 
   test('by devices are told apart by what the devices say, wherever they stand', () => {
@@ -356,9 +360,12 @@ describe('pairs out of order', () => {
     const halves = Uint16Array.from([...header, ...seven, ...eight, ...coverage, ...devices]);
     const bytes = new Uint8Array(Buffer.from(halves.buffer).swap16());
     const subtable = readPairs(new Reader(bytes, 'GPOS'), 0, everything) as GlyphPairs;
-    const said = [...subtable.pairs].flatMap(([first, { glyphs, numbers }]) =>
-      glyphs.map((second, i) => [first, second, subtable.values[numbers[i]].first.devices?.[2]]),
-    );
+    const pairs = pairsIn(subtable.pairs);
+    const said = pairs.map(([first, second, number]) => [
+      first,
+      second,
+      subtable.values[number].first.devices?.[2],
+    ]);
     const device = (innerIndex: number) => ({ kind: 'variation', outerIndex: 1, innerIndex });
     expect(said).toEqual([
       [7, 5, device(2)],
@@ -366,7 +373,7 @@ describe('pairs out of order', () => {
       [8, 6, device(2)],
       [8, 9, device(4)],
     ]);
-    expect(subtable.pairs.get(8)!.numbers[1]).toBe(subtable.pairs.get(7)!.numbers[0]);
+    expect(pairs[2][2]).toBe(pairs[0][2]); // the same value
     const still = readPairs(new Reader(bytes, 'GPOS'), 0, { has: () => true, varies: false });
     expect(still.values).toHaveLength(2); // no value, and one advance
   });

@@ -1,3 +1,4 @@
+import { PairCollector, type PairList } from '#src/core/layout/glyph-pairs.js';
 import { GlyphMap, type Scope } from '#src/core/layout/glyph-map.js';
 import type { KeptLayout } from '#src/core/layout/kept-layout.js';
 import { readLayoutTable, type LayoutTable, type Subtable } from '#src/core/layout/layout-table.js';
@@ -49,3 +50,24 @@ export function layoutOf(
   ]);
   return readLayoutTable(fontOf('truetype', tables), tag)!;
 }
+
+export type ListedPair = [first: number, second: number, number: number];
+
+/** @param pairs those of one first glyph after the other */
+export function pairList(pairs: readonly ListedPair[]): PairList {
+  const collector = new PairCollector();
+  pairs.forEach(([first, second, number], i) => {
+    collector.add(second, number);
+    if (pairs[i + 1]?.[0] !== first) collector.end(first);
+  });
+  return collector.list();
+}
+
+export const pairsIn = ({ firsts, starts, seconds, numbers }: PairList): ListedPair[] =>
+  firsts.flatMap((first, i) =>
+    Array.from(seconds.subarray(starts[i], starts[i + 1]), (second, k): ListedPair => [
+      first,
+      second,
+      numbers[starts[i] + k],
+    ]),
+  );

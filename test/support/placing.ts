@@ -12,6 +12,7 @@ import type { MarkAttachment, MarkToLigatureAttachment } from '#src/core/layout/
 import type { PairValue } from '#src/core/layout/pair-value.js';
 import type { Anchor, Value } from '#src/core/layout/value-record.js';
 import type { Font } from '#src/core/sfnt/font.js';
+import { pairsIn } from './layout.js';
 
 /** Where a glyph is moved to, and by how much its advance grows. */
 interface Placement {
@@ -180,8 +181,8 @@ export class Placer {
 /** The value of a pair, as browsers find it. */
 export function pairIn(subtable: PairAdjustment, first: number, second: number): PairValue | undefined {
   if (subtable.kind === 'glyph pairs') {
-    const set = subtable.pairs.get(first);
-    return set && subtable.values[set.numbers[set.glyphs.indexOf(second)]];
+    const found = pairsIn(subtable.pairs).find((pair) => pair[0] === first && pair[1] === second);
+    return found && subtable.values[found[2]];
   }
   if (!subtable.coverage.includes(first)) return undefined;
   const row = subtable.matrix[subtable.firstClasses.get(first) ?? 0] as Uint32Array | undefined;

@@ -19,6 +19,8 @@ export class Block extends Writer {
   readonly links: Link[] = [];
   /** The hash of what it holds and points to, once a store keeps it. */
   digest = 0;
+  /** Its number among the blocks that are packed at the moment. */
+  number = 0;
 
   /** @param capacity bytes to reserve at first; most pieces are small */
   constructor(capacity = 24) {
@@ -90,76 +92,92 @@ export type Packed =
  */
 export function packBlocks(root: Block): Packed {
   const order = ordered(root);
-  const starts = new Map<Block, number>();
+  const starts = new Float64Array(order.length);
   let size = 0;
-  for (const block of order) {
-    starts.set(block, size);
+  for (let i = 0; i < order.length; i++) {
+    const block = order[i];
+    starts[block.number] = size;
     size += block.length;
   }
   const overflows: Overflow[] = [];
-  for (const block of order) {
-    for (const { size: width, target } of block.links) {
-      if (width === 2 && starts.get(target)! - starts.get(block)! > 0xffff) {
-        overflows.push({ from: block, to: target });
-      }
-    }
-  }
-  if (overflows.length > 0) return { overflows };
   const writer = new Writer(size);
-  for (const block of order) {
-    const start = writer.append(block).length - block.length;
-    for (const { at, size: width, target } of block.links) {
-      const offset = starts.get(target)! - start;
-      if (width === 2) writer.patchUint16(start + at, offset);
-      else writer.patchUint32(start + at, offset);
+  for (let i = 0; i < order.length; i++) {
+    const block = order[i];
+    const start = starts[block.number];
+    writer.append(block);
+    for (let k = 0; k < block.links.length; k++) {
+      const { at, size: width, target } = block.links[k];
+      const offset = starts[target.number] - start;
+      if (width === 4) writer.patchUint32(start + at, offset);
+      else if (offset <= 0xffff) writer.patchUint16(start + at, offset);
+      else overflows.push({ from: block, to: target });
     }
   }
-  return { bytes: writer.bytes() };
+  return overflows.length > 0 ? { overflows } : { bytes: writer.bytes() };
+}
+
+/** All blocks that can be reached, which are numbered by their place in this list. */
+function reachedFrom(root: Block): Block[] {
+  const reached = [root];
+  const known = new Set(reached);
+  for (let i = 0; i < reached.length; i++) {
+    reached[i].number = i;
+    const { links } = reached[i];
+    for (let k = 0; k < links.length; k++) {
+      const { target } = links[k];
+      if (known.has(target)) continue;
+      known.add(target);
+      reached.push(target);
+    }
+  }
+  return reached;
 }
 
 /** Parents before children; among those that are free, the one nearest to the root. */
 function ordered(root: Block): Block[] {
-  const distances = distancesFrom(root);
-  const waiting = new Map<Block, number>();
-  for (const block of distances.keys()) {
-    for (const { target } of block.links) waiting.set(target, (waiting.get(target) ?? 0) + 1);
+  const blocks = reachedFrom(root);
+  const distances = distancesFrom(blocks);
+  const waiting = new Uint32Array(blocks.length);
+  for (let i = 0; i < blocks.length; i++) {
+    const { links } = blocks[i];
+    for (let k = 0; k < links.length; k++) waiting[links[k].target.number]++;
   }
   const free = new Heap<Block>();
   free.push(root, 0);
   const order: Block[] = [];
   for (let block = free.pop(); block; block = free.pop()) {
     order.push(block);
-    for (const { target } of block.links) {
-      const left = waiting.get(target)! - 1;
-      waiting.set(target, left);
-      if (left === 0) free.push(target, distances.get(target)!);
+    for (let k = 0; k < block.links.length; k++) {
+      const { target } = block.links[k];
+      if (--waiting[target.number] === 0) free.push(target, distances[target.number]);
     }
   }
-  if (order.length < distances.size)
-    throw new DenseGlyphError('value-unwritable', 'blocks point in a circle');
+  if (order.length < blocks.length) throw new DenseGlyphError('value-unwritable', 'blocks point in a circle');
   return order;
 }
 
 /** What 32 bits reach starts a space of its own, far behind all before it. */
 const spaceBetween = 2 ** 40;
 
-/** The shortest way to each block, in bytes of the blocks on it (Dijkstra). */
-function distancesFrom(root: Block): Map<Block, number> {
-  const distances = new Map<Block, number>([[root, 0]]);
-  const done = new Set<Block>();
+/** The shortest way from the first block to each, in bytes of the blocks on it (Dijkstra). */
+function distancesFrom(blocks: readonly Block[]): Float64Array {
+  const distances = new Float64Array(blocks.length).fill(Infinity);
+  const isDone = new Uint8Array(blocks.length);
   const heap = new Heap<Block>();
-  heap.push(root, 0);
+  heap.push(blocks[0], 0);
+  distances[0] = 0;
   let spaces = 0;
   for (let block = heap.pop(); block; block = heap.pop()) {
-    if (done.has(block)) continue;
-    done.add(block);
-    const from = distances.get(block)!;
-    for (const { size, target } of block.links) {
-      const known = distances.get(target);
-      if (size === 4 && known !== undefined) continue;
+    if (isDone[block.number]) continue;
+    isDone[block.number] = 1;
+    const from = distances[block.number];
+    for (let k = 0; k < block.links.length; k++) {
+      const { size, target } = block.links[k];
+      const known = distances[target.number];
+      if (size === 4 && known < Infinity) continue;
       const distance = size === 4 ? ++spaces * spaceBetween : from + target.length;
-      if (known !== undefined && known <= distance) continue;
-      distances.set(target, distance);
+      if (known <= distance) continue;
+      distances[target.number] = distance;
       heap.push(target, distance);
     }
   }

@@ -74,11 +74,12 @@ const classified = (classes: ClassDefinition) =>
 
 function classRanges(glyphs: readonly number[], classes: ClassDefinition): [number, number, number][] {
   const ranges: [number, number, number][] = [];
-  for (const glyph of glyphs) {
-    const value = classes.get(glyph)!;
-    const range = ranges[ranges.length - 1];
-    if (range && range[1] + 1 === glyph && range[2] === value) range[1] = glyph;
-    else ranges.push([glyph, glyph, value]);
+  for (let i = 0; i < glyphs.length; i++) {
+    const first = glyphs[i];
+    const value = classes.get(first)!;
+    const goesOn = (next: number) => next === glyphs[i] + 1 && classes.get(next) === value;
+    while (i + 1 < glyphs.length && goesOn(glyphs[i + 1])) i++;
+    ranges.push([first, glyphs[i], value]);
   }
   return ranges;
 }
@@ -86,9 +87,9 @@ function classRanges(glyphs: readonly number[], classes: ClassDefinition): [numb
 /** The classes of the glyphs that stay, under their new numbers. */
 export function keptClasses(classes: ClassDefinition, map: GlyphMap): Map<number, number> {
   const kept = new Map<number, number>();
-  for (const [glyph, value] of classes) {
+  classes.forEach((value, glyph) => {
     const newId = map.newId(glyph);
     if (newId !== undefined) kept.set(newId, value);
-  }
+  });
   return kept;
 }

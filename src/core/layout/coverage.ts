@@ -49,10 +49,10 @@ export function writeCoverage(glyphs: Coverage, store: BlockStore): Block {
 /** Runs of consecutive numbers. @param sorted ascending, each once */
 export function rangesIn(sorted: readonly number[]): [first: number, last: number][] {
   const ranges: [number, number][] = [];
-  for (const number of sorted) {
-    const range = ranges[ranges.length - 1];
-    if (range && range[1] + 1 === number) range[1] = number;
-    else ranges.push([number, number]);
+  for (let i = 0; i < sorted.length; i++) {
+    const first = sorted[i];
+    while (i + 1 < sorted.length && sorted[i + 1] === sorted[i] + 1) i++;
+    ranges.push([first, sorted[i]]);
   }
   return ranges;
 }

@@ -45,7 +45,8 @@ function inSubstitution(subtable: Substitution, glyph: number): boolean {
 function inPairs(subtable: PairAdjustment, glyph: number): boolean {
   if (subtable.kind === 'class pairs')
     return subtable.coverage.includes(glyph) || subtable.secondClasses.has(glyph);
-  return [...subtable.pairs].some(([first, seconds]) => first === glyph || seconds.glyphs.includes(glyph));
+  const { firsts, seconds } = subtable.pairs;
+  return firsts.includes(glyph) || seconds.includes(glyph);
 }
 
 function inContext(subtable: SequenceContext, glyph: number): boolean {

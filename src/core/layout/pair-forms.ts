@@ -2,14 +2,10 @@
 
 import { numbersKey } from '../bytes/key.js';
 import { classDefinitionSize } from './class-definition.js';
+import { columnOf, type ClassPairs } from './class-pairs.js';
 import { ascending } from './coverage.js';
-import {
-  columnOf,
-  type ClassPairs,
-  type GlyphPairs,
-  type PairAdjustment,
-  type PairSet,
-} from './pair-adjustment.js';
+import { PairCollector, type GlyphPairs, type PairList } from './glyph-pairs.js';
+import type { PairAdjustment } from './pair-adjustment.js';
 
 /**
  * The subtable in the format that takes fewer bytes, where both would do the same.
@@ -40,38 +36,41 @@ function sizesOf(
   const classesSize = classDefinitionSize(firstClasses) + classDefinitionSize(secondClasses);
   const asClasses = 16 + matrix.length * matrix[0].length * valueSize + classesSize;
   const glyphsOf = new Uint32Array(matrix[0].length);
-  for (const column of secondClasses.values()) glyphsOf[column]++;
-  let listed = 10 + coverage.length * 2;
-  for (const row of matrix) {
-    let pairs = 0;
-    for (let column = 0; column < row.length; column++) if (row[column] !== 0) pairs += glyphsOf[column];
-    listed += 2 + pairs * (2 + valueSize);
-  }
-  return { asClasses, listed };
+  secondClasses.forEach((column) => glyphsOf[column]++);
+  const pairs = matrix.reduce((sum, row) => sum + movingPairs(row, glyphsOf), 0);
+  return { asClasses, listed: 10 + coverage.length * 2 + matrix.length * 2 + pairs * (2 + valueSize) };
+}
+
+/** @param glyphsOf how many glyphs each class has */
+function movingPairs(row: Uint32Array, glyphsOf: Uint32Array): number {
+  let pairs = 0;
+  for (let column = 0; column < row.length; column++) if (row[column] !== 0) pairs += glyphsOf[column];
+  return pairs;
 }
 
 function asGlyphPairs({ coverage, firstClasses, secondClasses, matrix, values }: ClassPairs): GlyphPairs {
-  const listed = matrix.map((row): PairSet => {
-    const glyphs = [...secondClasses.keys()].filter((second) => row[secondClasses.get(second)!] !== 0);
-    return { glyphs, numbers: glyphs.map((second) => row[secondClasses.get(second)!]) };
-  });
-  const pairs: GlyphPairs['pairs'] = new Map();
-  for (const glyph of coverage) {
-    const moving = listed[firstClasses.get(glyph) ?? 0];
-    if (moving.glyphs.length > 0) pairs.set(glyph, moving);
+  const seconds = [...secondClasses.keys()].sort(ascending);
+  const pairs = new PairCollector();
+  for (const first of coverage) {
+    const row = matrix[firstClasses.get(first) ?? 0];
+    for (const second of seconds) {
+      const number = row[secondClasses.get(second)!];
+      if (number !== 0) pairs.add(second, number);
+    }
+    if (pairs.hasMore) pairs.end(first);
   }
-  return { kind: 'glyph pairs', consumesSecond: false, values, pairs };
+  return { kind: 'glyph pairs', consumesSecond: false, values, pairs: pairs.list() };
 }
 
 /** First glyphs with the same pairs make a class, and so do second glyphs. */
 function asClassPairs({ pairs, values }: GlyphPairs): ClassPairs {
-  const coverage = [...pairs.keys()].sort(ascending);
-  const seconds = secondGlyphs(pairs);
-  const placeOf = new Map(seconds.map((glyph, i) => [glyph, i]));
-  const rows = coverage.map((first) => {
+  const { firsts: glyphs, starts, numbers } = pairs;
+  const order = glyphs.map((_, i) => i).sort((a, b) => glyphs[a] - glyphs[b]);
+  const coverage = order.map((i) => glyphs[i]);
+  const { seconds, places } = secondGlyphs(pairs);
+  const rows = order.map((i) => {
     const row = new Uint32Array(seconds.length);
-    const { glyphs, numbers } = pairs.get(first)!;
-    for (let i = 0; i < glyphs.length; i++) row[placeOf.get(glyphs[i])!] = numbers[i];
+    for (let at = starts[i]; at < starts[i + 1]; at++) row[places[at]] = numbers[at];
     return row;
   });
   const firsts = classesOf(coverage, (i) => rows[i], 0);
@@ -91,10 +90,15 @@ function asClassPairs({ pairs, values }: GlyphPairs): ClassPairs {
   };
 }
 
-function secondGlyphs(pairs: GlyphPairs['pairs']): number[] {
-  const seconds = new Set<number>();
-  for (const { glyphs } of pairs.values()) for (const second of glyphs) seconds.add(second);
-  return [...seconds].sort(ascending);
+/** All second glyphs, and the place among them that the second glyph of each pair has. */
+function secondGlyphs({ seconds: all }: PairList): { seconds: number[]; places: Uint16Array } {
+  const placeOf = new Uint16Array(0x10000);
+  for (let i = 0; i < all.length; i++) placeOf[all[i]] = 1;
+  const seconds: number[] = [];
+  for (let glyph = 0; glyph < placeOf.length; glyph++) {
+    if (placeOf[glyph] === 1) placeOf[glyph] = seconds.push(glyph) - 1;
+  }
+  return { seconds, places: all.map((glyph) => placeOf[glyph]) };
 }
 
 /**

@@ -30,6 +30,16 @@ export type PairValues = readonly PairValue[];
 
 export const noPair: PairValue = { first: noValue, second: noValue };
 
+/** What subtables of both formats have. */
+export interface PairBase {
+  /**
+   * Whether the second value's format isn't empty. Then the second glyph doesn't begin a pair of its own, whatever the
+   * value is.
+   */
+  consumesSecond: boolean;
+  values: PairValues;
+}
+
 /** Numbers values as they are met. */
 export class PairNumbers {
   readonly values: PairValue[] = [noPair];
@@ -91,6 +101,13 @@ export class PairReader {
     let number = this.known.get(key);
     if (number === undefined) this.known.set(key, (number = this.read(position, start)));
     return number;
+  }
+
+  /** Reads some columns of a row of classes. @param position of the row */
+  readRow(row: Uint32Array, columns: readonly number[], position: number, start: number): void {
+    for (let i = 0; i < columns.length; i++) {
+      row[columns[i]] = this.at(position + columns[i] * this.size, start);
+    }
   }
 
   /** Equal for equal bytes; 0 where all are zero. */
@@ -169,14 +186,14 @@ export class PairWriter {
 
   private encode(used: readonly number[]): Uint8Array {
     const { size } = this;
-    const block = new Block(used.length * size);
-    for (const number of used) this.writeOne(block, number);
-    const bytes = block.bytes();
-    const encoded = new Uint8Array(this.values.length * size);
-    used.forEach((number, i) => {
-      for (let at = 0; at < size; at++) encoded[number * size + at] = bytes[i * size + at];
-    });
-    return encoded;
+    const block = new Block(this.values.length * size);
+    let next = 0;
+    for (const number of used) {
+      block.claim((number - next) * size);
+      this.writeOne(block, number);
+      next = number + 1;
+    }
+    return block.bytes();
   }
 
   private writeOne(block: Block, number: number): void {
@@ -187,16 +204,17 @@ export class PairWriter {
   }
 
   /** Values one after the other. @param glyphs the second glyph that each one follows, if any */
-  write(block: Block, numbers: ArrayLike<number>, glyphs?: readonly number[]): void {
+  write(block: Block, numbers: Uint32Array, glyphs?: Uint16Array): void {
     const { encoded, size } = this;
-    const recordSize = glyphs ? size + 2 : size;
-    const room = encoded && block.claim(numbers.length * recordSize);
-    for (let i = 0, at = 0; i < numbers.length; i++) {
-      if (!encoded || !room) {
+    if (!encoded) {
+      for (let i = 0; i < numbers.length; i++) {
         if (glyphs) block.uint16(glyphs[i]);
         this.writeOne(block, numbers[i]);
-        continue;
       }
+      return;
+    }
+    const room = block.claim(numbers.length * (glyphs ? size + 2 : size));
+    for (let i = 0, at = 0; i < numbers.length; i++) {
       if (glyphs) {
         room[at++] = glyphs[i] >>> 8;
         room[at++] = glyphs[i] & 0xff;

@@ -30,22 +30,29 @@ export interface CursiveAttachment {
   glyphs: Map<number, { entry?: Anchor; exit?: Anchor }>;
 }
 
+interface Mark {
+  markClass: number;
+  anchor?: Anchor | undefined;
+}
+
+/** By class. */
+type AnchorRow = (Anchor | undefined)[];
+
 /** LookupTypes 4 and 6: marks on bases, marks on marks. */
 export interface MarkAttachment {
   kind: 'mark to base' | 'mark to mark';
   classCount: number;
-  marks: Map<number, { markClass: number; anchor?: Anchor }>;
-  /** By class. */
-  bases: Map<number, (Anchor | undefined)[]>;
+  marks: Map<number, Mark>;
+  bases: Map<number, AnchorRow>;
 }
 
 /** LookupType 5: marks on the components of ligatures. */
 export interface MarkToLigatureAttachment {
   kind: 'mark to ligature';
   classCount: number;
-  marks: Map<number, { markClass: number; anchor?: Anchor }>;
-  /** By component, then by class. */
-  ligatures: Map<number, (Anchor | undefined)[][]>;
+  marks: Map<number, Mark>;
+  /** By component. */
+  ligatures: Map<number, AnchorRow[]>;
 }
 
 export type Positioning = SingleAdjustment | CursiveAttachment | MarkAttachment | MarkToLigatureAttachment;
@@ -113,7 +120,7 @@ function readMarks(
     .forEach((glyph, i) => {
       if (!has(glyph) || records[i * 2] >= classCount) return;
       const anchor = anchorAt(reader, markAt, records[i * 2 + 1], varies);
-      marks.set(glyph, { markClass: records[i * 2], ...(anchor && { anchor }) });
+      marks.set(glyph, { markClass: records[i * 2], anchor });
     });
   const bases = readCoverage(reader, start + baseCoverage);
   const baseAt = start + baseArray;
@@ -149,13 +156,8 @@ function matrixRows<Row>(
   return rows;
 }
 
-function anchorRow(
-  reader: Reader,
-  start: number,
-  offsets: Uint16Array,
-  varies: boolean,
-): (Anchor | undefined)[] {
-  const row: (Anchor | undefined)[] = [];
+function anchorRow(reader: Reader, start: number, offsets: Uint16Array, varies: boolean): AnchorRow {
+  const row: AnchorRow = [];
   for (let i = 0; i < offsets.length; i++) row.push(anchorAt(reader, start, offsets[i], varies));
   return row;
 }
@@ -164,11 +166,11 @@ function anchorRow(
 export function keptPositioning(subtable: Positioning, map: GlyphMap): Positioning | undefined {
   switch (subtable.kind) {
     case 'single adjustment': {
-      const values = keptKeys(subtable.values, map);
+      const values = keptKeys(subtable.values, map, asItIs);
       return values.size > 0 ? { ...subtable, values } : undefined;
     }
     case 'cursive': {
-      const glyphs = keptKeys(subtable.glyphs, map);
+      const glyphs = keptKeys(subtable.glyphs, map, asItIs);
       return glyphs.size > 0 ? { ...subtable, glyphs } : undefined;
     }
     default:
@@ -176,38 +178,49 @@ export function keptPositioning(subtable: Positioning, map: GlyphMap): Positioni
   }
 }
 
-function keptKeys<Value>(values: ReadonlyMap<number, Value>, map: GlyphMap): Map<number, Value> {
-  const kept = new Map<number, Value>();
-  for (const [glyph, value] of values) {
+function keptKeys<Value, Kept = Value>(
+  values: ReadonlyMap<number, Value>,
+  map: GlyphMap,
+  kept: (value: Value) => Kept | undefined,
+): Map<number, Kept> {
+  const left = new Map<number, Kept>();
+  values.forEach((value, glyph) => {
     const newId = map.newId(glyph);
-    if (newId !== undefined) kept.set(newId, value);
-  }
-  return kept;
+    const own = newId === undefined ? undefined : kept(value);
+    if (own !== undefined) left.set(newId!, own);
+  });
+  return left;
 }
+
+const asItIs = <Value>(value: Value): Value => value;
 
 /** Marks that stay with the classes that they have, numbered without gaps. */
 function keptMarks(
   subtable: MarkAttachment | MarkToLigatureAttachment,
   map: GlyphMap,
 ): MarkAttachment | MarkToLigatureAttachment | undefined {
-  const marks = keptKeys(subtable.marks, map);
-  const used = [...new Set([...marks.values()].map(({ markClass }) => markClass))].sort(ascending);
-  for (const [glyph, mark] of marks) marks.set(glyph, { ...mark, markClass: used.indexOf(mark.markClass) });
-  const row = (anchors: readonly (Anchor | undefined)[]) => used.map((markClass) => anchors[markClass]);
+  const stored = keptKeys(subtable.marks, map, asItIs);
+  const classes = [...new Set(Array.from(stored.values(), ({ markClass }) => markClass))].sort(ascending);
+  const marks = new Map<number, Mark>();
+  stored.forEach(({ markClass, anchor }, glyph) => {
+    marks.set(glyph, { markClass: classes.indexOf(markClass), anchor });
+  });
+  const classCount = classes.length;
   if (subtable.kind === 'mark to ligature') {
-    const ligatures = new Map<number, (Anchor | undefined)[][]>();
-    for (const [glyph, components] of keptKeys(subtable.ligatures, map))
-      ligatures.set(glyph, components.map(row));
-    if (marks.size === 0 || ligatures.size === 0) return undefined;
-    return { ...subtable, classCount: used.length, marks, ligatures };
+    const ligatures = keptKeys(subtable.ligatures, map, (rows) => rows.map((row) => ofClasses(row, classes)));
+    return marks.size > 0 && ligatures.size > 0 ? { ...subtable, classCount, marks, ligatures } : undefined;
   }
-  const bases = new Map<number, (Anchor | undefined)[]>();
-  for (const [glyph, anchors] of keptKeys(subtable.bases, map)) {
-    const left = row(anchors);
-    if (left.some(Boolean)) bases.set(glyph, left);
-  }
-  if (marks.size === 0 || bases.size === 0) return undefined;
-  return { ...subtable, classCount: used.length, marks, bases };
+  const bases = keptKeys(subtable.bases, map, (row) => {
+    const anchors = ofClasses(row, classes);
+    return anchors.some(Boolean) ? anchors : undefined;
+  });
+  return marks.size > 0 && bases.size > 0 ? { ...subtable, classCount, marks, bases } : undefined;
+}
+
+function ofClasses(anchors: AnchorRow, classes: readonly number[]): AnchorRow {
+  const row: AnchorRow = [];
+  for (let i = 0; i < classes.length; i++) row.push(anchors[classes[i]]);
+  return row;
 }
 
 /** What of the font around them subtables are written for. */

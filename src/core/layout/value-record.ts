@@ -12,10 +12,10 @@ export const deviceBit = { xAdvance: 0x40 } as const;
 /** Moves a glyph or its advance, in font units. The order is that of the bits. */
 export interface Value {
   values: readonly [xPlacement: number, yPlacement: number, xAdvance: number, yAdvance: number];
-  devices?: readonly (Device | undefined)[];
+  devices?: readonly (Device | undefined)[] | undefined;
 }
 
-export const noValue: Value = { values: [0, 0, 0, 0] };
+export const noValue: Value = { values: [0, 0, 0, 0], devices: undefined };
 
 /** Bytes of a value record. */
 export function valueSize(format: number): number {
@@ -50,8 +50,7 @@ export function readValue(reader: Reader, format: number, start: number, varies:
     }
     reader.seek(position).skip(valueSize(format & deviceBits));
   }
-  if (devices) return { values, devices };
-  return moves ? { values } : noValue;
+  return moves || devices ? { values, devices } : noValue;
 }
 
 /** Whether a value never moves anything. */
@@ -90,8 +89,8 @@ export interface Anchor {
   x: number;
   y: number;
   /** Format 2: the point of the outline that hinting moves it with. */
-  anchorPoint?: number;
-  devices?: readonly [Device | undefined, Device | undefined];
+  anchorPoint?: number | undefined;
+  devices?: readonly [Device | undefined, Device | undefined] | undefined;
 }
 
 /** @param varies whether the font has axes */
@@ -100,12 +99,16 @@ export function readAnchor(reader: Reader, offset: number, varies: boolean): Anc
   if (format < 1 || format > 3) throw reader.damaged(`format ${format} of anchors is not known`, offset);
   const x = reader.int16();
   const y = reader.int16();
-  if (format === 1) return { x, y };
-  if (format === 2) return { x, y, anchorPoint: reader.uint16() };
-  const [xDevice, yDevice] = [reader.uint16(), reader.uint16()];
-  const device = (at: number) => (at === 0 ? undefined : readDevice(reader, offset + at, varies));
-  const devices = [device(xDevice), device(yDevice)] as const;
-  return devices.some(Boolean) ? { x, y, devices } : { x, y };
+  const anchorPoint = format === 2 ? reader.uint16() : undefined;
+  const devices = format === 3 ? readDevices(reader, offset, varies) : undefined;
+  return { x, y, anchorPoint, devices };
+}
+
+function readDevices(reader: Reader, start: number, varies: boolean): Anchor['devices'] {
+  const [xOffset, yOffset] = [reader.uint16(), reader.uint16()];
+  const x = xOffset === 0 ? undefined : readDevice(reader, start + xOffset, varies);
+  const y = yOffset === 0 ? undefined : readDevice(reader, start + yOffset, varies);
+  return x || y ? [x, y] : undefined;
 }
 
 /** @param hinted whether instructions stay, which alone move the points of outlines */
@@ -117,7 +120,8 @@ export function writeAnchor(
 ): Block | undefined {
   if (!anchor) return undefined;
   const { x, y, anchorPoint, devices } = anchor;
-  const [xDevice, yDevice] = (devices ?? []).map((device) => writeDevice(device, store, deltaSets));
+  const xDevice = devices && writeDevice(devices[0], store, deltaSets);
+  const yDevice = devices && writeDevice(devices[1], store, deltaSets);
   if (xDevice || yDevice) {
     return store.keep(new Block(10).uint16(3).int16(x).int16(y).offset16(xDevice).offset16(yDevice));
   }

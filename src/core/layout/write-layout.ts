@@ -85,7 +85,7 @@ interface WrittenSubtables {
 
 function writeSubtables(layout: KeptLayout, options: LayoutWriteOptions): WrittenSubtables {
   const store = new BlockStore();
-  const context: PositioningContext = { ...options, store };
+  const context: PositioningContext = { store, deltaSets: options.deltaSets, hinted: options.hinted };
   const subtables = layout.lookups.map((lookup) =>
     lookup.subtables.map((subtable, i) =>
       writeSubtable(subtable, i === lookup.subtables.length - 1, layout, context),

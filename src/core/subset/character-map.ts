@@ -26,7 +26,7 @@ export function keptCmap(
   if (selectors.length > 0) {
     encodingRecords.push({ platformID: 0, encodingID: 5, subtable: { format: 14, varSelectors: selectors } });
   }
-  encodingRecords.push({ platformID: 3, encodingID: symbol ? 0 : 1, subtable: segmentsOf(basic) });
+  encodingRecords.push({ platformID: 3, encodingID: symbol ? 0 : 1, subtable: segmentsTable(basic) });
   if (basic.length < kept.length) {
     encodingRecords.push({
       platformID: 3,
@@ -49,58 +49,86 @@ export function isSymbolOnly(table: cmap.Cmap): boolean {
   );
 }
 
+/** Characters that follow each other, as places in the list of mappings; the last one isn't of it. */
+interface Run {
+  from: number;
+  to: number;
+}
+
 /** Runs of characters whose glyphs count up with them. */
-function runsOf(mappings: readonly Mapping[]): { first: number; last: number; glyphs: number[] }[] {
-  const runs: { first: number; last: number; glyphs: number[] }[] = [];
-  for (const [codePoint, glyphId] of mappings) {
-    const run = runs[runs.length - 1];
-    if (run && run.last + 1 === codePoint && run.glyphs[run.glyphs.length - 1] + 1 === glyphId) {
-      run.last = codePoint;
-      run.glyphs.push(glyphId);
-    } else runs.push({ first: codePoint, last: codePoint, glyphs: [glyphId] });
+function runsOf(mappings: readonly Mapping[]): Run[] {
+  const runs: Run[] = [];
+  for (let from = 0, to = 1; from < mappings.length; from = to++) {
+    const [character, glyph] = mappings[from];
+    const follows = (mapping: Mapping) =>
+      mapping[0] - character === to - from && mapping[1] - glyph === to - from;
+    while (to < mappings.length && follows(mappings[to])) to++;
+    runs.push({ from, to });
   }
   return runs;
 }
 
 function groupsOf(mappings: readonly Mapping[]): Uint32Array {
-  return Uint32Array.from(runsOf(mappings).flatMap(({ first, last, glyphs }) => [first, last, glyphs[0]]));
+  const groups = runsOf(mappings).flatMap(({ from, to }) => [
+    mappings[from][0],
+    mappings[to - 1][0],
+    mappings[from][1],
+  ]);
+  return Uint32Array.from(groups);
 }
 
 /** Bytes of a segment, and of a glyph in the array behind the segments. */
 const segmentSize = 8;
 const entrySize = 2;
 
-/** Format 4. Neighbouring runs share a segment and list their glyphs where that is shorter. */
-function segmentsOf(mappings: readonly Mapping[]): cmap.CmapSubtable {
-  const segments: { first: number; last: number; glyphs: number[]; listed: boolean }[] = [];
-  for (const run of runsOf(mappings)) {
+interface Segment extends Run {
+  /** Whether glyphs are listed, as they don't count up with the characters. */
+  listed: boolean;
+}
+
+/** Neighbouring runs share a segment and list their glyphs where that is shorter. */
+function segmentsOf(mappings: readonly Mapping[]): Segment[] {
+  const segments: Segment[] = [];
+  for (const { from, to } of runsOf(mappings)) {
     const before = segments[segments.length - 1];
-    const joins = before && before.last + 1 === run.first;
-    const cost = joins
-      ? (before.listed ? 0 : before.glyphs.length * entrySize) + run.glyphs.length * entrySize
-      : Infinity;
-    if (before && cost < segmentSize) {
-      before.last = run.last;
-      before.glyphs.push(...run.glyphs);
+    const joins = from > 0 && mappings[from - 1][0] + 1 === mappings[from][0];
+    const entries = to - from + (!before || before.listed ? 0 : before.to - before.from);
+    if (joins && entries * entrySize < segmentSize) {
+      before.to = to;
       before.listed = true;
-    } else segments.push({ ...run, glyphs: [...run.glyphs], listed: false });
+    } else segments.push({ from, to, listed: false });
   }
-  segments.push({ first: 0xffff, last: 0xffff, glyphs: [0], listed: false });
+  return segments;
+}
+
+/** Format 4. */
+function segmentsTable(mappings: readonly Mapping[]): cmap.CmapSubtable {
+  const segments = segmentsOf(mappings);
+  const segCount = segments.length + 1;
+  const endCode = new Uint16Array(segCount);
+  const startCode = new Uint16Array(segCount);
+  const idDelta = new Int16Array(segCount);
+  const idRangeOffset = new Uint16Array(segCount);
   const glyphIdArray: number[] = [];
-  const idRangeOffset = segments.map(({ listed, glyphs }, i) => {
-    if (!listed) return 0;
-    const offset = (segments.length - i + glyphIdArray.length) * 2;
-    glyphIdArray.push(...glyphs);
-    return offset;
+  segments.forEach(({ from, to, listed }, i) => {
+    startCode[i] = mappings[from][0];
+    endCode[i] = mappings[to - 1][0];
+    if (!listed) idDelta[i] = mappings[from][1] - startCode[i];
+    else {
+      idRangeOffset[i] = (segCount - i + glyphIdArray.length) * 2;
+      for (let at = from; at < to; at++) glyphIdArray.push(mappings[at][1]);
+    }
   });
+  // The last segment maps U+FFFF to glyph 0.
+  startCode[segCount - 1] = endCode[segCount - 1] = 0xffff;
+  idDelta[segCount - 1] = 1;
   return {
     format: 4,
     language: 0,
-    endCode: Uint16Array.from(segments, ({ last }) => last),
-    startCode: Uint16Array.from(segments, ({ first }) => first),
-    // The last segment maps U+FFFF to glyph 0.
-    idDelta: Int16Array.from(segments, ({ first, glyphs, listed }) => (listed ? 0 : glyphs[0] - first)),
-    idRangeOffset: Uint16Array.from(idRangeOffset),
+    endCode,
+    startCode,
+    idDelta,
+    idRangeOffset,
     glyphIdArray: Uint16Array.from(glyphIdArray),
   };
 }

@@ -38,12 +38,26 @@ export function glyphsFor(
   isWanted: (tag: string) => boolean,
 ): number[] {
   const { numGlyphs } = font.table(maxp);
-  const glyphs = new Set([0, ...mappings.map(([, glyphId]) => glyphId)]);
+  const glyphs = mappedGlyphs(mappings).add(0);
   for (const glyphId of sequenceGlyphs(font, characters)) glyphs.add(glyphId);
   if (gsub) closeOverSubstitutions(gsub, glyphs, lookupsOfFeatures(gsub, isWanted));
-  for (const glyphId of glyphs) if (glyphId >= numGlyphs) glyphs.delete(glyphId);
+  keepBelow(numGlyphs, glyphs);
   if (font.has('glyf')) addComponents(font.table(glyf), glyphs);
-  return [...glyphs].sort((a, b) => a - b);
+  return Array.from(Uint16Array.from(glyphs).sort());
+}
+
+// Loops of their own: a function with a loop over all glyphs is optimised with all that it calls, which takes longer.
+
+function mappedGlyphs(mappings: readonly Mapping[]): Set<number> {
+  const glyphs = new Set<number>();
+  for (let i = 0; i < mappings.length; i++) glyphs.add(mappings[i][1]);
+  return glyphs;
+}
+
+function keepBelow(numGlyphs: number, glyphs: Set<number>): void {
+  glyphs.forEach((glyphId) => {
+    if (glyphId >= numGlyphs) glyphs.delete(glyphId);
+  });
 }
 
 /** Variation sequences of which both characters are wanted. */
@@ -62,12 +76,12 @@ function* sequenceGlyphs(font: Font, characters: CodePointSet): Generator<number
 function addComponents(table: glyf.Glyf, glyphs: Set<number>): void {
   const count = table.offsets.length - 1;
   // A set hands out what is added to it on the way, so components of components are met too.
-  for (const glyphId of glyphs) {
-    if (glyphId >= count) continue;
+  glyphs.forEach((glyphId) => {
+    if (glyphId >= count) return;
     const record = glyf.recordOf(table, glyphId);
-    if (record.length < 2 || record[0] < 0x80) continue; // numberOfContours isn't negative
+    if (record.length < 2 || record[0] < 0x80) return; // numberOfContours isn't negative
     const glyph = glyf.parseGlyph(new Reader(record, glyf.tag, table.offsets[glyphId]), glyphId);
-    if (glyph?.kind !== 'composite') continue;
+    if (glyph?.kind !== 'composite') return;
     for (const { glyphIndex } of glyph.components) if (glyphIndex < count) glyphs.add(glyphIndex);
-  }
+  });
 }

@@ -23,20 +23,33 @@ export function keptMetrics(
   if (longCount === 0 || longCount > numGlyphs) {
     throw reader.damaged(`${headerTag} counts ${longCount} metrics for ${numGlyphs} glyphs`);
   }
-  const advances = map.oldIds.map((oldId) => reader.seek(Math.min(oldId, longCount - 1) * 4).uint16());
-  const bearings = map.oldIds.map((oldId) =>
-    reader.seek(oldId < longCount ? oldId * 4 + 2 : longCount * 4 + (oldId - longCount) * 2).int16(),
-  );
+  const [advances, bearings] = readMetrics(reader, longCount, map.oldIds);
   let count = advances.length;
   while (count > 1 && advances[count - 1] === advances[count - 2]) count--;
   const metrics = new Writer(map.size * 4);
   for (let i = 0; i < count; i++) metrics.uint16(advances[i]).int16(bearings[i]);
-  metrics.int16Array(bearings.slice(count));
+  metrics.int16Array(bearings.subarray(count));
   const keptHeader = new Writer(header.length).write(header).patchUint16(countAt, count).bytes();
   return new Map([
     [headerTag, keptHeader],
     [metricsTag, metrics.bytes()],
   ]);
+}
+
+/** Advances and bearings of some glyphs. Those behind the long metrics have the last advance. */
+function readMetrics(
+  reader: Reader,
+  longCount: number,
+  glyphs: readonly number[],
+): [advances: Uint16Array, bearings: Int16Array] {
+  const advances = new Uint16Array(glyphs.length);
+  const bearings = new Int16Array(glyphs.length);
+  for (let i = 0; i < glyphs.length; i++) {
+    const long = Math.min(glyphs[i], longCount - 1);
+    advances[i] = reader.seek(long * 4).uint16();
+    bearings[i] = reader.skip((glyphs[i] - long) * 2).uint16();
+  }
+  return [advances, bearings];
 }
 
 /** VORG: where glyphs of vertical text start. */

@@ -78,10 +78,8 @@ export function serialiseComponents(
 ): void {
   for (const { flags, glyphIndex, argument1, argument2, transform } of components) {
     writer.uint16(flags).uint16(glyphIndex);
-    for (const argument of [argument1, argument2]) {
-      if (flags & componentFlag.arg1And2AreWords) writer.uint16(argument & 0xffff);
-      else writer.uint8(argument & 0xff);
-    }
+    if (flags & componentFlag.arg1And2AreWords) writer.uint16(argument1 & 0xffff).uint16(argument2 & 0xffff);
+    else writer.uint8(argument1 & 0xff).uint8(argument2 & 0xff);
     writer.int16Array(transform);
   }
   if (instructions) writer.uint16(instructions.length).write(instructions);

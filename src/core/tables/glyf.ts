@@ -149,17 +149,17 @@ export function parseGlyph(reader: Reader, glyphId: number, scratch?: GlyphScrat
   const numberOfContours = reader.int16();
   const bounds = { xMin: reader.int16(), yMin: reader.int16(), xMax: reader.int16(), yMax: reader.int16() };
   if (numberOfContours === 0) return undefined;
-  if (numberOfContours > 0)
-    return { kind: 'simple', ...bounds, ...parseContours(reader, numberOfContours, glyphId, scratch) };
+  if (numberOfContours > 0) return parseContours(reader, bounds, numberOfContours, glyphId, scratch);
   return { kind: 'composite', ...bounds, ...parseComponents(reader) };
 }
 
 function parseContours(
   reader: Reader,
+  { xMin, yMin, xMax, yMax }: GlyphBounds,
   numberOfContours: number,
   glyphId: number,
   scratch = new GlyphScratch(),
-) {
+): SimpleGlyph {
   const endPtsOfContours = reader.uint16Array(numberOfContours);
   for (let i = 1; i < numberOfContours; i++) {
     if (endPtsOfContours[i] < endPtsOfContours[i - 1]) {
@@ -174,7 +174,19 @@ function parseContours(
   parseCoordinates(reader, flags, flag.yShort, flag.ySame, yCoordinates);
   for (let i = 0; i < count; i++) onCurve[i] = flags[i] & flag.onCurve;
   const overlapSimple = (flags[0] & flag.overlapSimple) !== 0;
-  return { endPtsOfContours, instructions, onCurve, xCoordinates, yCoordinates, overlapSimple };
+  return {
+    kind: 'simple',
+    xMin,
+    yMin,
+    xMax,
+    yMax,
+    endPtsOfContours,
+    instructions,
+    onCurve,
+    xCoordinates,
+    yCoordinates,
+    overlapSimple,
+  };
 }
 
 // The next two loops run once a point and read the bytes themselves. What they read past the end is refused by the
