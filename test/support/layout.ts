@@ -1,5 +1,5 @@
 import { PairCollector, type PairList } from '#src/core/layout/glyph-pairs.js';
-import { GlyphMap, type Scope } from '#src/core/layout/glyph-map.js';
+import { allGlyphs, GlyphMap, type Scope } from '#src/core/layout/glyph-map.js';
 import type { KeptLayout } from '#src/core/layout/kept-layout.js';
 import { readLayoutTable, type LayoutTable, type Subtable } from '#src/core/layout/layout-table.js';
 import type { Value } from '#src/core/layout/value-record.js';
@@ -14,7 +14,7 @@ export const everyGlyph = (count: number): GlyphMap =>
   );
 
 /** Of layout tables everything, with what changes along axes. */
-export const everything: Scope = { has: () => true, varies: true };
+export const everything: Scope = { wanted: allGlyphs, varies: true };
 
 export const value = (xAdvance: number, xPlacement = 0): Value => ({ values: [xPlacement, 0, xAdvance, 0] });
 

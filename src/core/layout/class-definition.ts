@@ -2,17 +2,17 @@
 
 import { Block, type BlockStore } from '../bytes/blocks.js';
 import type { Reader } from '../bytes/reader.js';
-import type { GlyphFilter, GlyphMap } from './glyph-map.js';
+import { allGlyphs, type GlyphFilter, type GlyphMap } from './glyph-map.js';
 import { ascending } from './coverage.js';
 
 /** The class of each glyph that isn't of class 0. */
 export type ClassDefinition = ReadonlyMap<number, number>;
 
-/** @param has which glyphs matter; all if left out */
+/** @param wanted which glyphs matter; all if left out */
 export function readClassDefinition(
   reader: Reader,
   offset: number,
-  has: GlyphFilter = () => true,
+  wanted: GlyphFilter = allGlyphs,
 ): ClassDefinition {
   const classes = new Map<number, number>();
   if (offset === 0) return classes;
@@ -20,7 +20,7 @@ export function readClassDefinition(
   if (format === 1) {
     const first = reader.uint16();
     reader.uint16Array(reader.uint16()).forEach((value, i) => {
-      if (value !== 0 && has(first + i)) classes.set(first + i, value);
+      if (value !== 0 && wanted.has(first + i)) classes.set(first + i, value);
     });
     return classes;
   }
@@ -30,7 +30,7 @@ export function readClassDefinition(
     const [first, last, value] = [ranges[i], ranges[i + 1], ranges[i + 2]];
     if (value === 0) continue;
     reader.charge(Math.max(0, last - first) * 2);
-    for (let glyph = first; glyph <= last; glyph++) if (has(glyph)) classes.set(glyph, value);
+    for (let glyph = first; glyph <= last; glyph++) if (wanted.has(glyph)) classes.set(glyph, value);
   }
   return classes;
 }

@@ -19,7 +19,7 @@ export interface ClassPairs extends PairBase {
   matrix: readonly Uint32Array[];
 }
 
-export function readClassPairs(reader: Reader, start: number, { has, varies }: Scope): ClassPairs {
+export function readClassPairs(reader: Reader, start: number, { wanted, varies }: Scope): ClassPairs {
   const [, coverageOffset, valueFormat1, valueFormat2, classDef1, classDef2, count1, count2] = reader
     .seek(start)
     .uint16Array(8);
@@ -30,9 +30,9 @@ export function readClassPairs(reader: Reader, start: number, { has, varies }: S
   if (count1 * count2 * Math.max(size, 1) > reader.length) {
     throw reader.damaged(`${count1} × ${count2} classes don't lie in the table`, start);
   }
-  const coverage = readCoverage(reader, start + coverageOffset).filter(has);
-  const firstClasses = readClassDefinition(reader, start + classDef1, has);
-  const secondClasses = readClassDefinition(reader, start + classDef2, has);
+  const coverage = readCoverage(reader, start + coverageOffset).filter((glyph) => wanted.has(glyph));
+  const firstClasses = readClassDefinition(reader, start + classDef1, wanted);
+  const secondClasses = readClassDefinition(reader, start + classDef2, wanted);
   const rows = new Set(coverage.map((glyph) => firstClasses.get(glyph) ?? 0));
   const columns = [...new Set([0, ...secondClasses.values()])].filter((column) => column < count2);
   const unused = new Uint32Array(count2);

@@ -1,9 +1,13 @@
 /** Which glyphs matter; of others nothing needs to be read. */
-export type GlyphFilter = (glyphId: number) => boolean;
+export interface GlyphFilter {
+  has(glyphId: number): boolean;
+}
+
+export const allGlyphs: GlyphFilter = { has: () => true };
 
 /** What of a layout table matters; the rest isn't read. */
 export interface Scope {
-  has: GlyphFilter;
+  wanted: GlyphFilter;
   /** Whether the font has axes; without them what changes along axes means nothing. */
   varies: boolean;
 }

@@ -75,7 +75,7 @@ export class PairCollector {
   }
 }
 
-export function readGlyphPairs(reader: Reader, start: number, { has, varies }: Scope): GlyphPairs {
+export function readGlyphPairs(reader: Reader, start: number, { wanted, varies }: Scope): GlyphPairs {
   const [, coverageOffset, valueFormat1, valueFormat2] = reader.seek(start).uint16Array(4);
   const offsets = reader.uint16Array(reader.uint16());
   const coverage = readCoverage(reader, start + coverageOffset);
@@ -85,9 +85,9 @@ export function readGlyphPairs(reader: Reader, start: number, { has, varies }: S
   const met = new Set<number>();
   for (let i = 0; i < offsets.length && i < coverage.length; i++) {
     const first = coverage[i];
-    if (!has(first) || met.has(first)) continue;
+    if (!wanted.has(first) || met.has(first)) continue;
     met.add(first);
-    readPairSet(reader, start + offsets[i], has, pairReader, pairs);
+    readPairSet(reader, start + offsets[i], wanted, pairReader, pairs);
     pairs.end(first);
   }
   const consumesSecond = valueFormat2 !== 0;
@@ -97,7 +97,7 @@ export function readGlyphPairs(reader: Reader, start: number, { has, varies }: S
 function readPairSet(
   reader: Reader,
   start: number,
-  has: GlyphFilter,
+  wanted: GlyphFilter,
   pairReader: PairReader,
   pairs: PairCollector,
 ): void {
@@ -107,7 +107,7 @@ function readPairSet(
   const valuesAt = start + 4;
   if (!isSorted(records, recordSize)) {
     const all = Array.from({ length: count }, (_, i) => uint16At(records, i * recordSize));
-    for (const glyph of [...new Set(all)].filter(has).sort(ascending)) {
+    for (const glyph of [...new Set(all)].filter((one) => wanted.has(one)).sort(ascending)) {
       const place = foundByHalving(all, glyph);
       if (place !== undefined) pairs.add(glyph, pairReader.at(valuesAt + place * recordSize, start));
     }
@@ -115,7 +115,7 @@ function readPairSet(
   }
   for (let at = 0; at < records.length; at += recordSize) {
     const glyph = uint16At(records, at);
-    if (has(glyph)) pairs.add(glyph, pairReader.at(valuesAt + at, start));
+    if (wanted.has(glyph)) pairs.add(glyph, pairReader.at(valuesAt + at, start));
   }
 }
 

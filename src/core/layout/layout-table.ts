@@ -4,7 +4,7 @@ import { Reader } from '../bytes/reader.js';
 import { DenseGlyphError } from '../errors.js';
 import type { Font } from '../sfnt/font.js';
 import { readFeatureVariations, type FeatureVariation } from './feature-variations.js';
-import type { GlyphFilter, Scope } from './glyph-map.js';
+import { allGlyphs, type GlyphFilter, type Scope } from './glyph-map.js';
 import { readPairs, type PairAdjustment } from './pair-adjustment.js';
 import { readPositioning, type Positioning } from './positioning.js';
 import { readContext, type SequenceContext } from './sequence-context.js';
@@ -75,17 +75,17 @@ export const lookupTypes = {
 } as const;
 
 /**
- * @param has which glyphs matter to positions; those of others aren't read
+ * @param wanted which glyphs matter to positions; those of others aren't read
  * @returns undefined where the font hasn't the table
  */
 export function readLayoutTable(
   font: Font,
   tag: LayoutTag,
-  has: GlyphFilter = () => true,
+  wanted: GlyphFilter = allGlyphs,
 ): LayoutTable | undefined {
   if (!font.has(tag)) return undefined;
   const reader = new Reader(font.bytesOf(tag), tag).limitReadings();
-  const scope: Scope = { has, varies: font.has('fvar') };
+  const scope: Scope = { wanted, varies: font.has('fvar') };
   const majorVersion = reader.uint16();
   const minorVersion = reader.uint16();
   if (majorVersion !== 1) throw reader.damaged(`version ${majorVersion} is not known`, 0);

@@ -65,7 +65,7 @@ export function readPositioning(reader: Reader, start: number, type: number, sco
   return type === 3 ? readCursive(reader, start, scope) : readMarks(reader, start, type, scope);
 }
 
-function readSingleAdjustment(reader: Reader, start: number, { has, varies }: Scope): SingleAdjustment {
+function readSingleAdjustment(reader: Reader, start: number, { wanted, varies }: Scope): SingleAdjustment {
   const format = reader.seek(start).uint16();
   if (format !== 1 && format !== 2)
     throw reader.damaged(`format ${format} of this lookup type is not known`, start);
@@ -74,12 +74,12 @@ function readSingleAdjustment(reader: Reader, start: number, { has, varies }: Sc
   const values = new Map<number, Value>();
   if (format === 1) {
     const value = readValue(reader, valueFormat, start, varies);
-    for (const glyph of coverage) if (has(glyph)) values.set(glyph, value);
+    for (const glyph of coverage) if (wanted.has(glyph)) values.set(glyph, value);
   } else {
     const count = Math.min(reader.uint16(), coverage.length);
     const [at, size] = [reader.position, valueSize(valueFormat)];
     for (let i = 0; i < count; i++) {
-      if (!has(coverage[i])) continue;
+      if (!wanted.has(coverage[i])) continue;
       reader.seek(at + i * size);
       values.set(coverage[i], readValue(reader, valueFormat, start, varies));
     }
@@ -90,12 +90,12 @@ function readSingleAdjustment(reader: Reader, start: number, { has, varies }: Sc
 const anchorAt = (reader: Reader, start: number, offset: number, varies: boolean) =>
   offset === 0 ? undefined : readAnchor(reader, start + offset, varies);
 
-function readCursive(reader: Reader, start: number, { has, varies }: Scope): CursiveAttachment {
+function readCursive(reader: Reader, start: number, { wanted, varies }: Scope): CursiveAttachment {
   const coverage = readCoverage(reader, start + reader.seek(start + 2).uint16());
   const offsets = reader.seek(start + 4).uint16Array(reader.uint16() * 2);
   const glyphs: CursiveAttachment['glyphs'] = new Map();
   coverage.slice(0, offsets.length / 2).forEach((glyph, i) => {
-    if (!has(glyph)) return;
+    if (!wanted.has(glyph)) return;
     const entry = anchorAt(reader, start, offsets[i * 2], varies);
     const exit = anchorAt(reader, start, offsets[i * 2 + 1], varies);
     glyphs.set(glyph, { ...(entry && { entry }), ...(exit && { exit }) });
@@ -107,7 +107,7 @@ function readMarks(
   reader: Reader,
   start: number,
   type: number,
-  { has, varies }: Scope,
+  { wanted, varies }: Scope,
 ): MarkAttachment | MarkToLigatureAttachment {
   const [markCoverage, baseCoverage, classCount, markArray, baseArray] = reader
     .seek(start + 2)
@@ -118,7 +118,7 @@ function readMarks(
   readCoverage(reader, start + markCoverage)
     .slice(0, records.length / 2)
     .forEach((glyph, i) => {
-      if (!has(glyph) || records[i * 2] >= classCount) return;
+      if (!wanted.has(glyph) || records[i * 2] >= classCount) return;
       const anchor = anchorAt(reader, markAt, records[i * 2 + 1], varies);
       marks.set(glyph, { markClass: records[i * 2], anchor });
     });
@@ -130,10 +130,10 @@ function readMarks(
     const count = classCount === 0 ? 0 : Math.min(bases.length, matrix.length / classCount);
     const rowAt = (i: number) =>
       anchorRow(reader, baseAt, matrix.subarray(i * classCount, (i + 1) * classCount), varies);
-    return { kind, classCount, marks, bases: matrixRows(bases, count, has, rowAt) };
+    return { kind, classCount, marks, bases: matrixRows(bases, count, wanted, rowAt) };
   }
   const offsets = reader.seek(baseAt).uint16Array(reader.uint16());
-  const ligatures = matrixRows(bases, Math.min(bases.length, offsets.length), has, (i) => {
+  const ligatures = matrixRows(bases, Math.min(bases.length, offsets.length), wanted, (i) => {
     const at = baseAt + offsets[i];
     const matrix = reader.seek(at).uint16Array(reader.uint16() * classCount);
     const components = classCount === 0 ? 0 : matrix.length / classCount;
@@ -148,11 +148,11 @@ function readMarks(
 function matrixRows<Row>(
   glyphs: readonly number[],
   count: number,
-  has: GlyphFilter,
+  wanted: GlyphFilter,
   rowAt: (i: number) => Row,
 ): Map<number, Row> {
   const rows = new Map<number, Row>();
-  for (let i = 0; i < count; i++) if (has(glyphs[i])) rows.set(glyphs[i], rowAt(i));
+  for (let i = 0; i < count; i++) if (wanted.has(glyphs[i])) rows.set(glyphs[i], rowAt(i));
   return rows;
 }
 

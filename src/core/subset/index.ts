@@ -94,7 +94,7 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
   }
   const order = inOrder(glyphs, options.glyphOrder ?? 'font', font, mappings);
   const map = new GlyphMap(order, font.table(maxp).numGlyphs);
-  const gpos = readLayoutTable(font, 'GPOS', (glyphId) => map.has(glyphId));
+  const gpos = readLayoutTable(font, 'GPOS', map);
   const tables = new Map<string, Uint8Array>();
   const dropped: string[] = [];
   const features: string[] = [];
