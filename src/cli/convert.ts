@@ -1,5 +1,6 @@
 import type { Command } from 'commander';
 import colors from 'picocolors';
+import { statSync } from 'node:fs';
 import { basename, extname, join, relative, resolve } from 'node:path';
 import {
   fontFormats as formats,
@@ -65,9 +66,10 @@ async function convert(fonts: string[], options: ConvertOptions, terminal: Termi
     smallest: options.smallest === true,
     writeOptions: { tolerance: readTolerance(options.tolerance), alone: paths.length === 1 },
   };
-  const converted = await atOnce(paths, async (path, i) => {
+  let started = 0;
+  const converted = await atOnce(paths, sizeOfFile, async (path) => {
     const input = relative(terminal.folder, path) || path;
-    reporter.progress(`${i + 1} of ${paths.length}: ${input}`);
+    reporter.progress(`${++started} of ${paths.length}: ${input}`);
     const made: Conversion[] = [];
     for (const file of await fontsIn(path, input)) made.push(...(await convertFile(file, order)));
     refuseCollision(made, new Map([[path, input]]));
@@ -82,6 +84,9 @@ async function convert(fonts: string[], options: ConvertOptions, terminal: Termi
   }
   tell(reporter, conversions, terminal.folder);
 }
+
+/** 0 for what can't be read, which is said when it is. */
+const sizeOfFile = (path: string): number => statSync(path, { throwIfNoEntry: false })?.size ?? 0;
 
 /** @param taken paths that must stay as they are, or that others write to, with who does */
 function refuseCollision(conversions: readonly Conversion[], taken: Map<string, string>): void {

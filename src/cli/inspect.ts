@@ -62,10 +62,15 @@ async function inspect(fonts: string[], options: InspectOptions, terminal: Termi
 }
 
 function weigh(sources: readonly InspectedSource[], reporter: Reporter): Promise<Uint8Array[]> {
-  return atOnce(sources, (source, i) => {
-    reporter.progress(`measuring WOFF2, ${i + 1} of ${sources.length}: ${source.inspected.path}`);
-    return weighed(source);
-  });
+  let started = 0;
+  return atOnce(
+    sources,
+    ({ inspected }) => inspected.weight.file,
+    (source) => {
+      reporter.progress(`measuring WOFF2, ${++started} of ${sources.length}: ${source.inspected.path}`);
+      return weighed(source);
+    },
+  );
 }
 
 /** Compressing takes longer than all the rest, so it comes when there is something to read already. */

@@ -90,11 +90,15 @@ async function subset(fonts: string[], options: SubsetCommandOptions, terminal: 
   // What the report takes is loaded while the first fonts are compressed.
   const view = reporter.isHeard ? whenIdle().then(() => import('./subset-view.js')) : undefined;
   let finished = 0;
-  const subsets = await atOnce(tasks, async (task) => {
-    const subset = await makeSubset({ ...task, alone: tasks.length === 1 });
-    reporter.progress(`${++finished} of ${tasks.length}`);
-    return subset;
-  });
+  const subsets = await atOnce(
+    tasks,
+    ({ bytes }) => bytes.length,
+    async (task) => {
+      const subset = await makeSubset({ ...task, alone: tasks.length === 1 });
+      reporter.progress(`${++finished} of ${tasks.length}`);
+      return subset;
+    },
+  );
   // Nothing is written before everything could be made.
   const { writeWhole } = await import('../kit/write.js');
   for (const [i, { outputs }] of subsets.entries()) {

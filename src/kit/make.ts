@@ -21,7 +21,11 @@ export async function makeKit(
   version: string,
 ): Promise<Map<string, Uint8Array>> {
   const planned = plan.families.flatMap(({ faces }) => faces);
-  const made = await atOnce(planned, (face) => makeFace(face, reach.formats));
+  const made = await atOnce(
+    planned,
+    ({ source }) => source.size,
+    (face) => makeFace(face, reach.formats),
+  );
   const families = plan.families.map((family): MadeFamily => ({
     ...family,
     faces: family.faces.map((face) => made[planned.indexOf(face)]),

@@ -54,7 +54,8 @@ function keptRecord(table: glyf.Glyf, oldId: number, map: GlyphMap, hinted: bool
       throw reader.damaged(`glyph ${oldId} is made of glyph ${component.glyphIndex}, which is missing`, 0);
     }
     const flags = hinted ? component.flags : component.flags & ~componentFlag.weHaveInstructions;
-    return { ...component, flags, glyphIndex };
+    const { argument1, argument2, transform } = component;
+    return { flags, glyphIndex, argument1, argument2, transform };
   });
   const writer = new Writer(record.length).write(record.subarray(0, 10));
   serialiseComponents(writer, components, hinted ? glyph.instructions : undefined);
