@@ -12,6 +12,7 @@ import {
 } from '#src/core/outlines/index.js';
 import { quadraticControls } from '#src/core/outlines/quadratic.js';
 import { fontOf, type Font } from '#src/core/sfnt/font.js';
+import { serialiseComponents } from '#src/core/tables/glyf-components.js';
 import { cmap, head, hmtx, type glyf } from '#src/core/tables/index.js';
 import { buildCff, buildCff2, charstring } from '../support/cff.js';
 import { buildFont, simpleGlyph } from '../support/fonts.js';
@@ -295,13 +296,15 @@ describe('outlines of glyf', () => {
     yMin: 0,
     xMax: 0,
     yMax: 0,
-    components: components.map(([glyphIndex, flags, argument1, argument2, ...transform], i) => ({
-      flags: flags | (i + 1 < components.length ? 0x20 : 0),
-      glyphIndex,
-      argument1,
-      argument2,
-      transform: Int16Array.from(transform),
-    })),
+    components: serialiseComponents(
+      components.map(([glyphIndex, flags, argument1, argument2, ...transform], i) => ({
+        flags: flags | (i + 1 < components.length ? 0x20 : 0),
+        glyphIndex,
+        argument1,
+        argument2,
+        transform: Int16Array.from(transform),
+      })),
+    ),
   });
   const pathOf = (glyphs: (glyf.Glyph | undefined)[]) =>
     svgPathData(outlinesOf(buildFont({ glyphs })).outlineOf(0));

@@ -3,6 +3,7 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { Reader } from '#src/core/bytes/reader.js';
 import type { Font, TableModule } from '#src/core/sfnt/font.js';
+import { parseComponents, serialiseComponents } from '#src/core/tables/glyf-components.js';
 import type { fvar, head, hhea, hmtx, loca, maxp } from '#src/core/tables/index.js';
 import { cmap, glyf, name, os2, post, tableModules } from '#src/core/tables/index.js';
 import { buildFont, os2Fields, simpleGlyph } from '../support/fonts.js';
@@ -357,6 +358,13 @@ describe('glyf', () => {
 
   test('components keep their flags, arguments and transforms', () => {
     const transform = (...values: number[]) => Int16Array.from(values);
+    const components = [
+      { flags: 0x0023, glyphIndex: 1, argument1: -300, argument2: 300, transform: transform() },
+      { flags: 0x0020, glyphIndex: 2, argument1: 255, argument2: 0, transform: transform() },
+      { flags: 0x002a, glyphIndex: 3, argument1: -1, argument2: 1, transform: transform(16384) },
+      { flags: 0x0062, glyphIndex: 4, argument1: 0, argument2: 0, transform: transform(1, -1) },
+      { flags: 0x0182, glyphIndex: 65535, argument1: 0, argument2: 0, transform: transform(1, 2, -3, 4) },
+    ];
     const glyph: glyf.CompositeGlyph = {
       kind: 'composite',
       xMin: 0,
@@ -364,14 +372,9 @@ describe('glyf', () => {
       xMax: 10,
       yMax: 10,
       instructions: bytes(9, 8),
-      components: [
-        { flags: 0x0023, glyphIndex: 1, argument1: -300, argument2: 300, transform: transform() },
-        { flags: 0x0020, glyphIndex: 2, argument1: 255, argument2: 0, transform: transform() },
-        { flags: 0x002a, glyphIndex: 3, argument1: -1, argument2: 1, transform: transform(16384) },
-        { flags: 0x0062, glyphIndex: 4, argument1: 0, argument2: 0, transform: transform(1, -1) },
-        { flags: 0x0182, glyphIndex: 65535, argument1: 0, argument2: 0, transform: transform(1, 2, -3, 4) },
-      ],
+      components: serialiseComponents(components),
     };
+    expect(parseComponents(glyph.components)).toEqual(components);
     expect(glyf.parseGlyph(new Reader(glyf.serialiseGlyph(glyph), 'glyf'), 0)).toEqual(glyph);
   });
 });

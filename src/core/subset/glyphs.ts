@@ -4,6 +4,7 @@ import { closeOverSubstitutions } from '../layout/closure.js';
 import { lookupsOfFeatures } from '../layout/kept-layout.js';
 import type { LayoutTable } from '../layout/layout-table.js';
 import type { Font } from '../sfnt/font.js';
+import { eachComponent } from '../tables/glyf-components.js';
 import { cmap, glyf, maxp } from '../tables/index.js';
 import { Reader } from '../bytes/reader.js';
 import type { CodePointSet } from '../text/code-point-set.js';
@@ -80,8 +81,9 @@ function addComponents(table: glyf.Glyf, glyphs: Set<number>): void {
     if (glyphId >= count) return;
     const record = glyf.recordOf(table, glyphId);
     if (record.length < 2 || record[0] < 0x80) return; // numberOfContours isn't negative
-    const glyph = glyf.parseGlyph(new Reader(record, glyf.tag, table.offsets[glyphId]), glyphId);
-    if (glyph?.kind !== 'composite') return;
-    for (const { glyphIndex } of glyph.components) if (glyphIndex < count) glyphs.add(glyphIndex);
+    const reader = new Reader(record, glyf.tag, table.offsets[glyphId]);
+    eachComponent(reader.seek(glyf.headerSize), (glyphIndex) => {
+      if (glyphIndex < count) glyphs.add(glyphIndex);
+    });
   });
 }

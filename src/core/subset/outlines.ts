@@ -4,7 +4,7 @@ import { Reader } from '../bytes/reader.js';
 import { Writer } from '../bytes/writer.js';
 import type { GlyphMap } from '../layout/glyph-map.js';
 import type { Font } from '../sfnt/font.js';
-import { componentFlag, serialiseComponents } from '../tables/glyf-components.js';
+import { componentFlag, eachComponent } from '../tables/glyf-components.js';
 import { glyf, loca, maxp } from '../tables/index.js';
 
 /** Tables of instructions that glyphs share. */
@@ -41,25 +41,33 @@ export function keptGlyf(
 /** A glyph's bytes with its components renumbered, and without instructions where those go. */
 function keptRecord(table: glyf.Glyf, oldId: number, map: GlyphMap, hinted: boolean): Uint8Array {
   const record = glyf.recordOf(table, oldId);
-  if (record.length < 10) return new Uint8Array(0);
+  if (record.length < glyf.headerSize) return new Uint8Array(0);
   const reader = new Reader(record, glyf.tag, table.offsets[oldId]);
   const numberOfContours = reader.int16();
   if (numberOfContours === 0) return new Uint8Array(0);
   if (numberOfContours > 0) return hinted ? record : withoutInstructions(reader, record, numberOfContours);
-  const glyph = glyf.parseGlyph(reader.seek(0), oldId);
-  if (glyph?.kind !== 'composite') return new Uint8Array(0);
-  const components = glyph.components.map((component) => {
-    const glyphIndex = map.newId(component.glyphIndex);
-    if (glyphIndex === undefined) {
-      throw reader.damaged(`glyph ${oldId} is made of glyph ${component.glyphIndex}, which is missing`, 0);
+  return keptComposite(reader, record, oldId, map, hinted);
+}
+
+function keptComposite(
+  reader: Reader,
+  record: Uint8Array,
+  oldId: number,
+  map: GlyphMap,
+  hinted: boolean,
+): Uint8Array {
+  const kept = record.slice();
+  const hasInstructions = eachComponent(reader.seek(glyf.headerSize), (glyphIndex, at) => {
+    const newId = map.newId(glyphIndex);
+    if (newId === undefined) {
+      throw reader.damaged(`glyph ${oldId} is made of glyph ${glyphIndex}, which is missing`, 0);
     }
-    const flags = hinted ? component.flags : component.flags & ~componentFlag.weHaveInstructions;
-    const { argument1, argument2, transform } = component;
-    return { flags, glyphIndex, argument1, argument2, transform };
+    if (!hinted) kept[at] &= ~(componentFlag.weHaveInstructions >> 8);
+    kept[at + 2] = newId >> 8;
+    kept[at + 3] = newId & 0xff;
   });
-  const writer = new Writer(record.length).write(record.subarray(0, 10));
-  serialiseComponents(writer, components, hinted ? glyph.instructions : undefined);
-  return writer.bytes();
+  if (hinted && hasInstructions) reader.skip(reader.uint16());
+  return kept.subarray(0, reader.position);
 }
 
 function shortest(record: Uint8Array, oldId: number): Uint8Array {
@@ -70,7 +78,7 @@ function shortest(record: Uint8Array, oldId: number): Uint8Array {
 }
 
 function withoutInstructions(reader: Reader, record: Uint8Array, numberOfContours: number): Uint8Array {
-  const lengthAt = 10 + numberOfContours * 2;
+  const lengthAt = glyf.headerSize + numberOfContours * 2;
   const length = reader.seek(lengthAt).uint16();
   if (length === 0) return record;
   reader.skip(length);

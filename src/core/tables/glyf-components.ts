@@ -1,7 +1,7 @@
 // OpenType: glyf, "Composite glyph description"
 
-import type { Reader } from '../bytes/reader.js';
-import type { Writer } from '../bytes/writer.js';
+import { Reader } from '../bytes/reader.js';
+import { Writer } from '../bytes/writer.js';
 
 export interface Component {
   /** As stored, so that what isn't understood survives. */
@@ -30,17 +30,46 @@ export const componentFlag = {
   unscaledComponentOffset: 0x1000,
 } as const;
 
-/** Reads components up to the last one, and the instructions if one of them announces any. */
-export function parseComponents(reader: Reader): { components: Component[]; instructions?: Uint8Array } {
-  const { components, hasInstructions } = parseComponentRecords(reader);
-  return hasInstructions ? { components, instructions: reader.take(reader.uint16()) } : { components };
+/**
+ * Goes over records up to the last one, and no further.
+ *
+ * @param visit gets the glyph of each, and where its record starts in what the reader covers
+ * @returns whether one of them announces instructions, which follow
+ */
+export function eachComponent(reader: Reader, visit?: (glyphIndex: number, at: number) => void): boolean {
+  let hasInstructions = false;
+  for (let flags: number = componentFlag.moreComponents; flags & componentFlag.moreComponents;) {
+    const at = reader.position;
+    flags = reader.uint16();
+    visit?.(reader.uint16(), at);
+    reader.seek(at).skip(recordSize(flags));
+    if (flags & componentFlag.weHaveInstructions) hasInstructions = true;
+  }
+  return hasInstructions;
 }
 
-/** Reads components up to the last one, without the instructions that may follow. */
-export function parseComponentRecords(reader: Reader): { components: Component[]; hasInstructions: boolean } {
+/** Reads records as they are stored. */
+export function takeComponents(reader: Reader): { records: Uint8Array; hasInstructions: boolean } {
+  const start = reader.position;
+  const hasInstructions = eachComponent(reader);
+  return { records: reader.bytes.subarray(start, reader.position), hasInstructions };
+}
+
+function recordSize(flags: number): number {
+  return (flags & componentFlag.arg1And2AreWords ? 8 : 6) + transformSize(flags) * 2;
+}
+
+function transformSize(flags: number): number {
+  if (flags & componentFlag.weHaveAScale) return 1;
+  if (flags & componentFlag.weHaveAnXAndYScale) return 2;
+  return flags & componentFlag.weHaveATwoByTwo ? 4 : 0;
+}
+
+/** @param records as `takeComponents` gives them */
+export function parseComponents(records: Uint8Array): Component[] {
   const components: Component[] = [];
-  let hasInstructions = false;
-  for (let more = true; more;) {
+  const reader = new Reader(records, 'glyf');
+  while (reader.remaining > 0) {
     const flags = reader.uint16();
     const glyphIndex = reader.uint16();
     const words = (flags & componentFlag.arg1And2AreWords) !== 0;
@@ -51,44 +80,20 @@ export function parseComponentRecords(reader: Reader): { components: Component[]
     };
     const argument1 = argument();
     const argument2 = argument();
-    components.push({
-      flags,
-      glyphIndex,
-      argument1,
-      argument2,
-      transform: reader.int16Array(transformSize(flags)),
-    });
-    hasInstructions ||= (flags & componentFlag.weHaveInstructions) !== 0;
-    more = (flags & componentFlag.moreComponents) !== 0;
+    const transform = reader.int16Array(transformSize(flags));
+    components.push({ flags, glyphIndex, argument1, argument2, transform });
   }
-  return { components, hasInstructions };
+  return components;
 }
 
-function transformSize(flags: number): number {
-  if (flags & componentFlag.weHaveAScale) return 1;
-  if (flags & componentFlag.weHaveAnXAndYScale) return 2;
-  return flags & componentFlag.weHaveATwoByTwo ? 4 : 0;
-}
-
-/** Writes components and, if given, the instructions. The flags say how wide arguments are. */
-export function serialiseComponents(
-  writer: Writer,
-  components: readonly Component[],
-  instructions?: Uint8Array,
-): void {
+/** The records. The flags say how wide arguments are, and whether another component or instructions follow. */
+export function serialiseComponents(components: readonly Component[]): Uint8Array {
+  const writer = new Writer(components.length * 16);
   for (const { flags, glyphIndex, argument1, argument2, transform } of components) {
     writer.uint16(flags).uint16(glyphIndex);
     if (flags & componentFlag.arg1And2AreWords) writer.uint16(argument1 & 0xffff).uint16(argument2 & 0xffff);
     else writer.uint8(argument1 & 0xff).uint8(argument2 & 0xff);
     writer.int16Array(transform);
   }
-  if (instructions) writer.uint16(instructions.length).write(instructions);
-}
-
-/** Bytes that `serialiseComponents` writes for components, without instructions. */
-export function componentsSize(components: readonly Component[]): number {
-  return components.reduce((size, { flags, transform }) => {
-    const words = (flags & componentFlag.arg1And2AreWords) !== 0;
-    return size + (words ? 8 : 6) + transform.length * 2;
-  }, 0);
+  return writer.bytes();
 }

@@ -3,7 +3,7 @@
 import { Reader } from '../bytes/reader.js';
 import { Writer } from '../bytes/writer.js';
 import type { Font } from '../sfnt/font.js';
-import { componentsSize, parseComponents, serialiseComponents, type Component } from './glyf-components.js';
+import { takeComponents } from './glyf-components.js';
 import * as loca from './loca.js';
 
 export const tag = 'glyf';
@@ -38,12 +38,16 @@ export interface SimpleGlyph extends GlyphBounds {
 /** A glyph made of other glyphs. */
 export interface CompositeGlyph extends GlyphBounds {
   kind: 'composite';
-  components: Component[];
+  /** Records as stored, which `parseComponents` reads. */
+  components: Uint8Array;
   /** Undefined where no component announces instructions. */
   instructions?: Uint8Array;
 }
 
 export type Glyph = SimpleGlyph | CompositeGlyph;
+
+/** Bytes before the contours or components: their number and the bounds. */
+export const headerSize = 10;
 
 const flag = {
   onCurve: 1,
@@ -115,7 +119,7 @@ export function instructionsOf(table: Glyf, glyphId: number): Uint8Array {
   const reader = new Reader(record, tag, table.offsets[glyphId]);
   const numberOfContours = reader.int16();
   if (numberOfContours <= 0) return record.subarray(0, 0);
-  return reader.seek(10 + numberOfContours * 2).take(reader.uint16());
+  return reader.seek(headerSize + numberOfContours * 2).take(reader.uint16());
 }
 
 /** Memory for the points of one glyph after the other, for passes over whole fonts. */
@@ -150,7 +154,10 @@ export function parseGlyph(reader: Reader, glyphId: number, scratch?: GlyphScrat
   const bounds = { xMin: reader.int16(), yMin: reader.int16(), xMax: reader.int16(), yMax: reader.int16() };
   if (numberOfContours === 0) return undefined;
   if (numberOfContours > 0) return parseContours(reader, bounds, numberOfContours, glyphId, scratch);
-  return { kind: 'composite', ...bounds, ...parseComponents(reader) };
+  const { records, hasInstructions } = takeComponents(reader);
+  const glyph: CompositeGlyph = { kind: 'composite', ...bounds, components: records };
+  if (hasInstructions) glyph.instructions = reader.take(reader.uint16());
+  return glyph;
 }
 
 function parseContours(
@@ -237,7 +244,10 @@ export function serialiseGlyph(glyph: Glyph): Uint8Array {
   writer.int16(simple ? glyph.endPtsOfContours.length : -1);
   writer.int16(glyph.xMin).int16(glyph.yMin).int16(glyph.xMax).int16(glyph.yMax);
   if (simple) serialiseContours(writer, glyph);
-  else serialiseComponents(writer, glyph.components, glyph.instructions);
+  else {
+    writer.write(glyph.components);
+    if (glyph.instructions) writer.uint16(glyph.instructions.length).write(glyph.instructions);
+  }
   return writer.bytes();
 }
 
@@ -254,7 +264,7 @@ const deltaSize = (short: number, delta: number) => (short ? 1 : delta === 0 ? 0
 export function serialisedSize(glyph: Glyph): number {
   if (glyph.kind === 'composite') {
     const instructions = glyph.instructions ? 2 + glyph.instructions.length : 0;
-    return 10 + componentsSize(glyph.components) + instructions;
+    return 10 + glyph.components.length + instructions;
   }
   const { endPtsOfContours, instructions, onCurve, xCoordinates, yCoordinates } = glyph;
   let size = 12 + endPtsOfContours.length * 2 + instructions.length;

@@ -2,7 +2,7 @@
 
 import { Reader } from '../../bytes/reader.js';
 import { Writer } from '../../bytes/writer.js';
-import * as components from '../../tables/glyf-components.js';
+import { takeComponents } from '../../tables/glyf-components.js';
 import * as glyf from '../../tables/glyf.js';
 import * as loca from '../../tables/loca.js';
 import { read255UInt16, write255UInt16 } from './numbers.js';
@@ -89,7 +89,7 @@ function writeBounds(stream: Writer, { xMin, yMin, xMax, yMax }: glyf.Glyph): vo
 function writeComposite(streams: Streams<Writer>, glyph: glyf.CompositeGlyph): void {
   streams.nContour.int16(-1);
   writeBounds(streams.bbox, glyph);
-  components.serialiseComponents(streams.composite, glyph.components);
+  streams.composite.write(glyph.components);
   if (glyph.instructions) {
     write255UInt16(streams.glyph, glyph.instructions.length);
     streams.instruction.write(glyph.instructions);
@@ -192,8 +192,8 @@ function readGlyph(
   }
   if (numberOfContours > 0) return readSimple(streams, numberOfContours, bounded, overlapSimple);
   if (!bounded) throw streams.bbox.damaged(`composite glyph ${glyphId} has no bounds`);
-  const { components: parts, hasInstructions } = components.parseComponentRecords(streams.composite);
-  const glyph: glyf.CompositeGlyph = { kind: 'composite', ...readBounds(streams.bbox), components: parts };
+  const { records, hasInstructions } = takeComponents(streams.composite);
+  const glyph: glyf.CompositeGlyph = { kind: 'composite', ...readBounds(streams.bbox), components: records };
   if (hasInstructions) glyph.instructions = streams.instruction.take(read255UInt16(streams.glyph));
   return glyph;
 }
