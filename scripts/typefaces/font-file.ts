@@ -1,7 +1,6 @@
 import { Writer } from '#src/core/bytes/writer.js';
 import { fontOf } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
-import { serialiseComponents } from '#src/core/tables/glyf-components.js';
 import { fvar, glyf, hmtx, loca } from '#src/core/tables/index.js';
 import { ferrywakeSans, type Design } from './design.js';
 import { mapContour, reversed, roundContour, type Contour } from './geometry/contour.js';
@@ -279,7 +278,7 @@ function compositeGlyph(
       transform: new Int16Array(0),
     };
   });
-  return { kind: 'composite', ...box, components: serialiseComponents(components) };
+  return { kind: 'composite', ...box, components: glyf.serialiseComponents(components) };
 }
 
 function metricsOf(set: GlyphSet, bounds: readonly (Bounds | undefined)[]): StyleMetrics {

@@ -12,8 +12,7 @@ import {
 } from '#src/core/outlines/index.js';
 import { quadraticControls } from '#src/core/outlines/quadratic.js';
 import { fontOf, type Font } from '#src/core/sfnt/font.js';
-import { serialiseComponents } from '#src/core/tables/glyf-components.js';
-import { cmap, head, hmtx, type glyf } from '#src/core/tables/index.js';
+import { cmap, glyf, head, hmtx } from '#src/core/tables/index.js';
 import { buildCff, buildCff2, charstring } from '../support/cff.js';
 import { buildFont, simpleGlyph } from '../support/fonts.js';
 import { filesIn, readSample, sampleFonts } from '../support/paths.js';
@@ -296,7 +295,7 @@ describe('outlines of glyf', () => {
     yMin: 0,
     xMax: 0,
     yMax: 0,
-    components: serialiseComponents(
+    components: glyf.serialiseComponents(
       components.map(([glyphIndex, flags, argument1, argument2, ...transform], i) => ({
         flags: flags | (i + 1 < components.length ? 0x20 : 0),
         glyphIndex,

@@ -3,7 +3,6 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { Reader } from '#src/core/bytes/reader.js';
 import type { Font, TableModule } from '#src/core/sfnt/font.js';
-import { parseComponents, serialiseComponents } from '#src/core/tables/glyf-components.js';
 import type { fvar, head, hhea, hmtx, loca, maxp } from '#src/core/tables/index.js';
 import { cmap, glyf, name, os2, post, tableModules } from '#src/core/tables/index.js';
 import { buildFont, os2Fields, simpleGlyph } from '../support/fonts.js';
@@ -372,9 +371,9 @@ describe('glyf', () => {
       xMax: 10,
       yMax: 10,
       instructions: bytes(9, 8),
-      components: serialiseComponents(components),
+      components: glyf.serialiseComponents(components),
     };
-    expect(parseComponents(glyph.components)).toEqual(components);
+    expect(glyf.parseComponents(glyph.components)).toEqual(components);
     expect(glyf.parseGlyph(new Reader(glyf.serialiseGlyph(glyph), 'glyf'), 0)).toEqual(glyph);
   });
 });

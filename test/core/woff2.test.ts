@@ -7,7 +7,6 @@ import { openFont, writeFont, type FontFormat } from '#src/core/containers/index
 import * as numbers from '#src/core/containers/woff2/numbers.js';
 import type { Font } from '#src/core/sfnt/font.js';
 import { subsetFont } from '#src/core/subset/index.js';
-import { serialiseComponents } from '#src/core/tables/glyf-components.js';
 import { glyf, head, hmtx } from '#src/core/tables/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { differing, glyphsOf } from '../support/comparison.js';
@@ -44,7 +43,7 @@ describe('the WOFF2 transforms', () => {
       yMin: -6,
       xMax: 7,
       yMax: 8,
-      components: serialiseComponents([
+      components: glyf.serialiseComponents([
         { flags: 0x0023, glyphIndex: 0, argument1: offset, argument2: -offset, transform: new Int16Array(0) },
         {
           flags: instructed ? 0x0108 | 2 : 0x0008 | 2,

@@ -1,7 +1,7 @@
 // OpenType: glyf, "Simple Glyph Description" and "Composite Glyph Description"
 
 import { Reader } from '../bytes/reader.js';
-import { componentFlag, parseComponents, type Component } from '../tables/glyf-components.js';
+import { componentFlag, type Component } from '../tables/glyf-components.js';
 import * as glyf from '../tables/glyf.js';
 import type { OutlineSink } from './outline.js';
 
@@ -53,7 +53,7 @@ function gather(table: glyf.Glyf, glyphId: number, into: Points, depth: number):
     for (const end of glyph.endPtsOfContours) into.ends.push(start + end);
     return;
   }
-  for (const component of parseComponents(glyph.components)) {
+  for (const component of glyf.parseComponents(glyph.components)) {
     const start = into.x.length;
     gather(table, component.glyphIndex, into, depth + 1);
     place(component, into, start, damaged);

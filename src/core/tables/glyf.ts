@@ -6,6 +6,8 @@ import type { Font } from '../sfnt/font.js';
 import { takeComponents } from './glyf-components.js';
 import * as loca from './loca.js';
 
+export { parseComponents, serialiseComponents } from './glyf-components.js';
+
 export const tag = 'glyf';
 
 /** The table as stored; a glyph is parsed when it is asked for. */
@@ -262,12 +264,14 @@ const deltaSize = (short: number, delta: number) => (short ? 1 : delta === 0 ? 0
 
 /** Bytes that `serialiseGlyph` writes, counted without writing. */
 export function serialisedSize(glyph: Glyph): number {
-  if (glyph.kind === 'composite') {
-    const instructions = glyph.instructions ? 2 + glyph.instructions.length : 0;
-    return 10 + glyph.components.length + instructions;
-  }
+  if (glyph.kind === 'simple') return headerSize + contoursSize(glyph);
+  const instructions = glyph.instructions ? 2 + glyph.instructions.length : 0;
+  return headerSize + glyph.components.length + instructions;
+}
+
+function contoursSize(glyph: SimpleGlyph): number {
   const { endPtsOfContours, instructions, onCurve, xCoordinates, yCoordinates } = glyph;
-  let size = 12 + endPtsOfContours.length * 2 + instructions.length;
+  let size = 2 + endPtsOfContours.length * 2 + instructions.length;
   let [x, y, last, run] = [0, 0, -1, 0];
   for (let i = 0; i < onCurve.length; i++) {
     const dx = xCoordinates[i] - x;
