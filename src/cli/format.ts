@@ -62,7 +62,10 @@ export function listed(items: readonly string[]): string[] {
 const isSign = (codePoint: number) =>
   (codePoint >= 0x2010 && codePoint <= 0x2027) || (codePoint >= 0x2030 && codePoint <= 0x205e);
 
-/** Blocks of letters and signs without gaps: Latin, phonetic letters, Cyrillic, the first of Greek with breathings. */
+/** The spaces and controls between and behind those. */
+const isInvisible = (codePoint: number) => codePoint >= 0x2000 && codePoint <= 0x206f && !isSign(codePoint);
+
+/** Blocks without gaps: Latin, phonetic letters, Cyrillic, the first of Greek with breathings, angle brackets. */
 const blocks = [
   [0x21, 0x7e],
   [0xae, 0x2ff],
@@ -70,6 +73,7 @@ const blocks = [
   [0x48a, 0x52f],
   [0x1d00, 0x1dbf],
   [0x1e00, 0x1f15],
+  [0x27c0, 0x27ef],
 ];
 
 /** The character itself, or its number where it would not show on its own. */
@@ -77,6 +81,9 @@ export function characterText(codePoint: number): string {
   const character = String.fromCodePoint(codePoint);
   const isInBlock = blocks.some(([first, last]) => codePoint >= first && codePoint <= last);
   // Expressions of Unicode properties take some milliseconds to compile.
-  const shows = isInBlock || isSign(codePoint) || /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(character);
+  const shows =
+    isInBlock ||
+    isSign(codePoint) ||
+    (!isInvisible(codePoint) && /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(character));
   return shows ? character : `U+${codePoint.toString(16).toUpperCase().padStart(4, '0')}`;
 }

@@ -38,7 +38,7 @@ export class Reporter {
   say(...lines: string[]): void {
     if (!this.isHeard) return;
     this.clear();
-    for (const line of lines) this.terminal.out(`${line}\n`);
+    if (lines.length > 0) this.terminal.out(`${lines.join('\n')}\n`);
   }
 
   /** The result as one document, with --json only. */
