@@ -178,7 +178,8 @@ export function keptPositioning(subtable: Positioning, map: GlyphMap): Positioni
   }
 }
 
-function keptKeys<Value, Kept = Value>(
+/** @param kept gives what stays of a value, or undefined where nothing does */
+function keptKeys<Value, Kept>(
   values: ReadonlyMap<number, Value>,
   map: GlyphMap,
   kept: (value: Value) => Kept | undefined,
@@ -186,8 +187,9 @@ function keptKeys<Value, Kept = Value>(
   const left = new Map<number, Kept>();
   values.forEach((value, glyph) => {
     const newId = map.newId(glyph);
-    const own = newId === undefined ? undefined : kept(value);
-    if (own !== undefined) left.set(newId!, own);
+    if (newId === undefined) return;
+    const own = kept(value);
+    if (own !== undefined) left.set(newId, own);
   });
   return left;
 }

@@ -49,7 +49,7 @@ export function isSymbolOnly(table: cmap.Cmap): boolean {
   );
 }
 
-/** Characters that follow each other, as places in the list of mappings; the last one isn't of it. */
+/** Characters that follow each other: places in the list of mappings, without the one at `to`. */
 interface Run {
   from: number;
   to: number;
