@@ -41,6 +41,10 @@ test.each<[string, mapped: number[], text: string, companions: number[]]>([
     'Ή',
     [0x301, 0x397],
   ],
+  ['what is mirrored beside letters from right to left', [0x28, 0x29, 0x5d0], '\u05d0(', [0x29]],
+  ['beside those of any script that is written so', [0x28, 0x29, 0x109b5], '\u{109b5}(', [0x29]],
+  ['after a control that turns text', [0x28, 0x29, 0x61, 0x202e], 'a(\u202e', [0x29]],
+  ['not beside letters from left to right', [0x28, 0x29, 0x61], 'a(', []],
   ['what WebKit draws soft hyphens and joiners with', [0x61, 0xad, 0x200b, 0x200d], 'a\u00ad', [0x200b]],
   ['all joined forms where U+0000 is mapped', [0, 0x641, 0xfed2, 0xfed5], '\u0641', [0, 0xfed2, 0xfed5]],
 ])('%s', (_, mapped, text, companions) => {

@@ -178,13 +178,28 @@ const plainScripts =
   /[\p{Script=Common}\p{Script=Inherited}\p{Script=Latin}\p{Script=Greek}\p{Script=Cyrillic}\p{Script=Hebrew}\p{Script=Thai}\p{Script=Lao}\p{Script=Ethiopic}\p{Script=Coptic}\p{Script=Glagolitic}]/u;
 /** Scripts whose letters are joined. */
 const joinedScripts =
-  /[\p{Script=Arabic}\p{Script=Syriac}\p{Script=Mongolian}\p{Script=Nko}\p{Script=Adlam}\p{Script=Mandaic}\p{Script=Manichaean}\p{Script=Phags_Pa}\p{Script=Hanifi_Rohingya}\p{Script=Sogdian}]/u;
-const rightToLeftScripts =
-  /[\p{Script=Hebrew}\p{Script=Arabic}\p{Script=Syriac}\p{Script=Thaana}\p{Script=Nko}\p{Script=Adlam}\p{Script=Samaritan}\p{Script=Mandaic}\p{Script=Hanifi_Rohingya}\p{Script=Yezidi}]/u;
+  /[\p{Script=Arabic}\p{Script=Syriac}\p{Script=Mongolian}\p{Script=Nko}\p{Script=Adlam}\p{Script=Mandaic}\p{Script=Manichaean}\p{Script=Phags_Pa}\p{Script=Hanifi_Rohingya}\p{Script=Sogdian}\p{Script=Psalter_Pahlavi}\p{Script=Chorasmian}\p{Script=Old_Uyghur}]/u;
+/**
+ * The Unicode Bidirectional Algorithm (UAX #9): what is written from right to left, by the blocks that are set aside for
+ * it, and controls that make text so (RLM, RLE, RLO, RLI).
+ */
+const rightToLeft = [
+  [0x590, 0x8ff],
+  [0x200f, 0x200f],
+  [0x202b, 0x202b],
+  [0x202e, 0x202e],
+  [0x2067, 0x2067],
+  [0xfb1d, 0xfdff],
+  [0xfe70, 0xfefe],
+  [0x10800, 0x10fff],
+  [0x1e800, 0x1efff],
+] as const;
+const isRightToLeft = (character: number) =>
+  rightToLeft.some(([first, last]) => character >= first && character <= last);
 
 /** What kinds of text there are, each told by a character. */
 const kinds = {
-  rightToLeft: (text: string) => rightToLeftScripts.test(text),
+  rightToLeft: (text: string) => isRightToLeft(text.codePointAt(0)!),
   arabic: (text: string) => /\p{Script=Arabic}/u.test(text),
   thai: (text: string) => /\p{Script=Thai}/u.test(text),
   marks: (text: string) => mark.test(text),
@@ -200,7 +215,8 @@ export function textKindsOf(characters: CodePointSet): TextKinds {
   const names = Object.keys(kinds) as (keyof typeof kinds)[];
   characters.forEach((character) => {
     if (character < 0x300 || isPlainLetter(character) || isPlain(character)) return;
-    if (isHangulSyllable(character) || isPunctuation(character)) return;
+    if (isHangulSyllable(character)) return;
+    if (isPunctuation(character) && !isRightToLeft(character)) return;
     const text = String.fromCodePoint(character);
     for (const name of names) found[name] ||= kinds[name](text);
   });
