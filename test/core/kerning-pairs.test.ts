@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { BlockStore, packBlocks } from '#src/core/bytes/blocks.js';
 import type { ClassPairs } from '#src/core/layout/class-pairs.js';
 import { GlyphMap } from '#src/core/layout/glyph-map.js';
+import { PairCollector, type GlyphPairs } from '#src/core/layout/glyph-pairs.js';
 import {
   keptPairs,
   withoutIdlePairs,
@@ -12,7 +13,7 @@ import {
 import { smallestForm } from '#src/core/layout/pair-forms.js';
 import { noPair } from '#src/core/layout/pair-value.js';
 import { noValue } from '#src/core/layout/value-record.js';
-import { everyGlyph, layoutOf, pairList, value } from '../support/layout.js';
+import { everyGlyph, layoutOf, pairList, pairsIn, value } from '../support/layout.js';
 import { pairIn } from '../support/placing.js';
 
 describe('kerning pairs', () => {
@@ -82,6 +83,27 @@ describe('kerning pairs', () => {
       }),
       { numRuns: 200 },
     );
+  });
+
+  test('first glyphs may share their pairs, and have none', () => {
+    const collector = new PairCollector();
+    collector.end(5);
+    collector.add(2, 1);
+    collector.end(3);
+    collector.share(4, 1);
+    const pairs: PairAdjustment = {
+      kind: 'glyph pairs',
+      consumesSecond: true,
+      values: values.slice(0, 2),
+      pairs: collector.list(),
+    };
+    const table = layoutOf('GPOS', [{ type: 2, subtables: [pairs] }]);
+    const [read] = table.lookupAt(0).subtables as GlyphPairs[];
+    expect(read.pairs.firsts).toEqual([3, 4, 5]);
+    expect(pairsIn(read.pairs)).toEqual([
+      [3, 2, 1],
+      [4, 2, 1],
+    ]);
   });
 
   test('a second glyph that is consumed stays so, though nothing moves it', () => {

@@ -63,9 +63,9 @@ export function pairList(pairs: readonly ListedPair[]): PairList {
   return collector.list();
 }
 
-export const pairsIn = ({ firsts, starts, seconds, numbers }: PairList): ListedPair[] =>
+export const pairsIn = ({ firsts, starts, ends, seconds, numbers }: PairList): ListedPair[] =>
   firsts.flatMap((first, i) =>
-    Array.from(seconds.subarray(starts[i], starts[i + 1]), (second, k): ListedPair => [
+    Array.from(seconds.subarray(starts[i], ends[i]), (second, k): ListedPair => [
       first,
       second,
       numbers[starts[i] + k],

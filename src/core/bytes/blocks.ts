@@ -99,21 +99,33 @@ export function packBlocks(root: Block): Packed {
     starts[block.number] = size;
     size += block.length;
   }
-  const overflows: Overflow[] = [];
+  const overflows = overflowsIn(order, starts);
+  if (overflows.length > 0) return { overflows };
   const writer = new Writer(size);
   for (let i = 0; i < order.length; i++) {
-    const block = order[i];
-    const start = starts[block.number];
-    writer.append(block);
-    for (let k = 0; k < block.links.length; k++) {
-      const { at, size: width, target } = block.links[k];
-      const offset = starts[target.number] - start;
-      if (width === 4) writer.patchUint32(start + at, offset);
-      else if (offset <= 0xffff) writer.patchUint16(start + at, offset);
-      else overflows.push({ from: block, to: target });
+    const { number, links } = order[i];
+    const start = starts[number];
+    writer.append(order[i]);
+    for (let k = 0; k < links.length; k++) {
+      const offset = starts[links[k].target.number] - start;
+      if (links[k].size === 2) writer.patchUint16(start + links[k].at, offset);
+      else writer.patchUint32(start + links[k].at, offset);
     }
   }
-  return overflows.length > 0 ? { overflows } : { bytes: writer.bytes() };
+  return { bytes: writer.bytes() };
+}
+
+function overflowsIn(order: readonly Block[], starts: Float64Array): Overflow[] {
+  const overflows: Overflow[] = [];
+  for (let i = 0; i < order.length; i++) {
+    const { number, links } = order[i];
+    for (let k = 0; k < links.length; k++) {
+      const { size, target } = links[k];
+      if (size === 2 && starts[target.number] - starts[number] > 0xffff)
+        overflows.push({ from: order[i], to: target });
+    }
+  }
+  return overflows;
 }
 
 /** All blocks that can be reached, which are numbered by their place in this list. */

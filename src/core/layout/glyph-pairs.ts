@@ -20,8 +20,10 @@ export interface GlyphPairs extends PairBase {
 export interface PairList {
   /** First glyphs, each once. */
   firsts: readonly number[];
-  /** Where the pairs of each first glyph start, and where those of the last one end. */
+  /** Where the pairs of each first glyph start; those with the same pairs may share them. */
   starts: readonly number[];
+  /** Where they end. */
+  ends: readonly number[];
   /** Second glyphs. */
   seconds: Uint16Array;
   /** Numbers of the values of the pairs with them. */
@@ -31,10 +33,13 @@ export interface PairList {
 /** Makes a list of pairs. */
 export class PairCollector {
   private readonly firsts: number[] = [];
-  private readonly starts: number[] = [0];
+  private readonly starts: number[] = [];
+  private readonly ends: number[] = [];
   private seconds: Uint16Array;
   private numbers: Uint32Array;
   private count = 0;
+  /** Where the pairs start that no first glyph has yet. */
+  private next = 0;
 
   /** @param capacity pairs to make room for at first */
   constructor(capacity = 0) {
@@ -60,18 +65,32 @@ export class PairCollector {
 
   /** Whether a pair was added since the last `end`. */
   get hasMore(): boolean {
-    return this.starts[this.starts.length - 1] < this.count;
+    return this.next < this.count;
   }
 
   /** Says which first glyph has the pairs that were added since the last one. */
   end(first: number): void {
     this.firsts.push(first);
-    this.starts.push(this.count);
+    this.starts.push(this.next);
+    this.ends.push(this.count);
+    this.next = this.count;
+  }
+
+  /** Gives a first glyph the pairs of an earlier one. @param place of that one in the list */
+  share(first: number, place: number): void {
+    this.firsts.push(first);
+    this.starts.push(this.starts[place]);
+    this.ends.push(this.ends[place]);
+  }
+
+  /** First glyphs so far. */
+  get size(): number {
+    return this.firsts.length;
   }
 
   list(): PairList {
-    const { firsts, starts, seconds, numbers, count } = this;
-    return { firsts, starts, seconds: seconds.subarray(0, count), numbers: numbers.subarray(0, count) };
+    const { firsts, starts, ends, seconds, numbers, count } = this;
+    return { firsts, starts, ends, seconds: seconds.subarray(0, count), numbers: numbers.subarray(0, count) };
   }
 }
 
@@ -142,12 +161,12 @@ function foundByHalving(glyphs: readonly number[], glyph: number): number | unde
 }
 
 export function keptGlyphPairs(subtable: GlyphPairs, map: GlyphMap): GlyphPairs | undefined {
-  const { firsts, starts, seconds, numbers } = subtable.pairs;
+  const { firsts, starts, ends, seconds, numbers } = subtable.pairs;
   const kept = new PairCollector(seconds.length);
   for (let i = 0; i < firsts.length; i++) {
     const first = map.newId(firsts[i]);
     if (first === undefined) continue;
-    for (let at = starts[i]; at < starts[i + 1]; at++) {
+    for (let at = starts[i]; at < ends[i]; at++) {
       const second = map.newId(seconds[at]);
       if (second !== undefined) kept.add(second, numbers[at]);
     }
@@ -158,10 +177,10 @@ export function keptGlyphPairs(subtable: GlyphPairs, map: GlyphMap): GlyphPairs 
 
 /** Without the pairs that don't move; undefined where none does. */
 export function movingGlyphPairs(subtable: GlyphPairs): GlyphPairs | undefined {
-  const { firsts, starts, seconds, numbers } = subtable.pairs;
+  const { firsts, starts, ends, seconds, numbers } = subtable.pairs;
   const moving = new PairCollector(seconds.length);
   for (let i = 0; i < firsts.length; i++) {
-    for (let at = starts[i]; at < starts[i + 1]; at++) {
+    for (let at = starts[i]; at < ends[i]; at++) {
       if (numbers[at] !== 0) moving.add(seconds[at], numbers[at]);
     }
     if (moving.hasMore) moving.end(firsts[i]);
@@ -183,17 +202,24 @@ export function writeGlyphPairs(
   const firsts = order.map((i) => pairs.firsts[i]);
   const block = new Block().uint16(1).offset16(writeCoverage(firsts, store));
   block.uint16Array(writer.formats).uint16(firsts.length);
-  for (const i of order) block.offset16(store.keep(writePairSet(pairs, i, writer)));
+  const written = new Map<number, Block>();
+  for (const i of order) {
+    // A set without pairs starts where the next one does.
+    const key = pairs.starts[i] * (pairs.seconds.length + 1) + pairs.ends[i];
+    let target = written.get(key);
+    if (!target) written.set(key, (target = store.keep(writePairSet(pairs, i, writer))));
+    block.offset16(target);
+  }
   return block;
 }
 
 /** Places in the list of first glyphs, by glyph. */
-function byFirstGlyph({ firsts }: PairList): number[] {
+export function byFirstGlyph({ firsts }: PairList): number[] {
   return firsts.map((_, i) => i).sort((a, b) => firsts[a] - firsts[b]);
 }
 
 function writePairSet(pairs: PairList, i: number, writer: PairWriter): Block {
-  const [start, end] = [pairs.starts[i], pairs.starts[i + 1]];
+  const [start, end] = [pairs.starts[i], pairs.ends[i]];
   const seconds = pairs.seconds.subarray(start, end);
   const numbers = pairs.numbers.subarray(start, end);
   const block = new Block(2 + seconds.length * 4).uint16(seconds.length);
@@ -226,10 +252,10 @@ export function splitGlyphPairs(subtable: GlyphPairs): GlyphPairs[] {
 }
 
 /** The pairs of some first glyphs. @param places in the list of first glyphs */
-function picked({ firsts, starts, seconds, numbers }: PairList, places: readonly number[]): PairList {
+function picked({ firsts, starts, ends, seconds, numbers }: PairList, places: readonly number[]): PairList {
   const pairs = new PairCollector();
   for (const i of places) {
-    for (let at = starts[i]; at < starts[i + 1]; at++) pairs.add(seconds[at], numbers[at]);
+    for (let at = starts[i]; at < ends[i]; at++) pairs.add(seconds[at], numbers[at]);
     pairs.end(firsts[i]);
   }
   return pairs.list();

@@ -4,7 +4,7 @@ import { numbersKey } from '../bytes/key.js';
 import { classDefinitionSize } from './class-definition.js';
 import { columnOf, type ClassPairs } from './class-pairs.js';
 import { ascending } from './coverage.js';
-import { PairCollector, type GlyphPairs, type PairList } from './glyph-pairs.js';
+import { byFirstGlyph, PairCollector, type GlyphPairs, type PairList } from './glyph-pairs.js';
 import type { PairAdjustment } from './pair-adjustment.js';
 
 /**
@@ -51,12 +51,18 @@ function movingPairs(row: Uint32Array, glyphsOf: Uint32Array): number {
 function asGlyphPairs({ coverage, firstClasses, secondClasses, matrix, values }: ClassPairs): GlyphPairs {
   const seconds = [...secondClasses.keys()].sort(ascending);
   const pairs = new PairCollector();
+  // First glyphs of a class share their pairs, of which there may be thousands.
+  const placeOf = new Map<number, number | undefined>();
   for (const first of coverage) {
-    const row = matrix[firstClasses.get(first) ?? 0];
+    const firstClass = firstClasses.get(first) ?? 0;
+    const place = placeOf.get(firstClass);
+    if (place !== undefined) pairs.share(first, place);
+    if (placeOf.has(firstClass)) continue;
     for (const second of seconds) {
-      const number = row[secondClasses.get(second)!];
+      const number = matrix[firstClass][secondClasses.get(second)!];
       if (number !== 0) pairs.add(second, number);
     }
+    placeOf.set(firstClass, pairs.hasMore ? pairs.size : undefined);
     if (pairs.hasMore) pairs.end(first);
   }
   return { kind: 'glyph pairs', consumesSecond: false, values, pairs: pairs.list() };
@@ -64,13 +70,13 @@ function asGlyphPairs({ coverage, firstClasses, secondClasses, matrix, values }:
 
 /** First glyphs with the same pairs make a class, and so do second glyphs. */
 function asClassPairs({ pairs, values }: GlyphPairs): ClassPairs {
-  const { firsts: glyphs, starts, numbers } = pairs;
-  const order = glyphs.map((_, i) => i).sort((a, b) => glyphs[a] - glyphs[b]);
-  const coverage = order.map((i) => glyphs[i]);
+  const { starts, ends, numbers } = pairs;
+  const order = byFirstGlyph(pairs);
+  const coverage = order.map((i) => pairs.firsts[i]);
   const { seconds, places } = secondGlyphs(pairs);
   const rows = order.map((i) => {
     const row = new Uint32Array(seconds.length);
-    for (let at = starts[i]; at < starts[i + 1]; at++) row[places[at]] = numbers[at];
+    for (let at = starts[i]; at < ends[i]; at++) row[places[at]] = numbers[at];
     return row;
   });
   const firsts = classesOf(coverage, (i) => rows[i], 0);

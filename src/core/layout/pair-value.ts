@@ -189,7 +189,7 @@ export class PairWriter {
     const block = new Block(this.values.length * size);
     let next = 0;
     for (const number of used) {
-      block.claim((number - next) * size);
+      block.claim((number - next) * size); // of those that don't occur
       this.writeOne(block, number);
       next = number + 1;
     }
