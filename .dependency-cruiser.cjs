@@ -1,52 +1,57 @@
 // The layers of docs/architecture.md: who may import whom.
 const fileOrNetwork =
-  '^(node:)?(fs|fs/promises|path|os|http|https|net|tls|dgram|child_process|worker_threads|process|readline|tty)$';
+  '^(node:)?(fs|fs/promises|os|http|https|net|tls|dgram|child_process|worker_threads|process|readline|tty)$';
+
+const root = '^src/(errors|findings)\\.ts$';
+const built = '^src/browser/built/';
+
+/** Own modules that a folder may import, besides packages and those of Node. */
+const layers = {
+  data: [],
+  core: ['^src/core/', '^src/data/', root],
+  site: ['^src/site/', '^src/core/(text|face)/', '^src/data/', root],
+  config: ['^src/config/', '^src/core/face/', '^src/errors\\.ts$'],
+  io: ['^src/io/', '^src/core/', '^src/errors\\.ts$'],
+  kit: ['^src/kit/', '^src/(core|site|data)/', '^src/config/schema\\.ts$', root, built],
+  app: ['^src/(app|kit|config|io|site|core|data)/', '^src/(errors|findings|version)\\.ts$', built],
+  rehearsal: ['^src/(rehearsal|app|kit|config|io|site|core|data)/', root],
+  plugins: ['^src/(plugins|app|kit|config|io|site|core|data)/', root],
+  cli: ['^src/(cli|app|rehearsal|core|data|kit)/', '^src/(errors|findings|version)\\.ts$'],
+  bin: ['^src/(bin|cli)/'],
+  browser: ['^src/browser/'],
+};
+
+const isOwn = '^(src|test|test-support|tools|typefaces|bench)/';
 
 /** @type {import('dependency-cruiser').IConfiguration} */
 module.exports = {
   forbidden: [
-    {
-      name: 'no-cycles',
+    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
+    ...Object.entries(layers).map(([folder, allowed]) => ({
+      name: `${folder}-imports-what-lies-below`,
       severity: 'error',
-      from: {},
-      to: { circular: true },
+      from: { path: `^src/${folder}/`, pathNot: built },
+      to: { path: isOwn, pathNot: allowed.length > 0 ? allowed : ['^src/data/'] },
+    })),
+    {
+      name: 'errors-and-findings-stand-alone',
+      severity: 'error',
+      from: { path: root },
+      to: { path: isOwn, pathNot: [root] },
     },
     {
-      name: 'core-is-pure',
-      comment: 'core imports nothing outside core and data, and no files, network or process',
+      name: 'core-has-no-packages',
+      comment: 'core computes: of Node it takes compression only',
       severity: 'error',
-      from: { path: '^src/core' },
-      to: { pathNot: '^(src/(core|data)/|(node:)?zlib$)' },
+      from: { path: '^src/(core|data)/' },
+      to: { pathNot: ['^src/', '^(node:)?zlib$'] },
     },
     {
-      name: 'data-stands-alone',
+      name: 'files-and-network',
+      comment: 'only io, the loader of the config and rehearsal touch disk and network',
       severity: 'error',
-      from: { path: '^src/data' },
-      to: { pathNot: '^src/data' },
-    },
-    {
-      name: 'core-has-no-io',
-      severity: 'error',
-      from: { path: '^src/(core|data)' },
+      from: { path: '^src/', pathNot: ['^src/(io|rehearsal|bin)/', '^src/config/load\\.ts$'] },
       to: { path: fileOrNetwork },
-    },
-    {
-      name: 'site-below-kit',
-      severity: 'error',
-      from: { path: '^src/site' },
-      to: { path: '^src/(kit|rehearsal|cli)' },
-    },
-    {
-      name: 'kit-below-cli',
-      severity: 'error',
-      from: { path: '^src/kit' },
-      to: { path: '^src/(rehearsal|cli)' },
-    },
-    {
-      name: 'nobody-imports-cli',
-      severity: 'error',
-      from: { pathNot: '^src/cli' },
-      to: { path: '^src/cli' },
     },
     {
       name: 'only-known-packages',
@@ -54,9 +59,47 @@ module.exports = {
       from: { path: '^src' },
       to: { dependencyTypes: ['npm-no-pkg', 'npm-dev', 'unknown', 'undetermined'] },
     },
+    {
+      name: 'browser-code-only-built',
+      severity: 'error',
+      from: { path: '^src/', pathNot: '^src/browser/' },
+      to: { path: '^src/browser/', pathNot: built },
+    },
+    {
+      name: 'product-stands-alone',
+      severity: 'error',
+      from: { path: '^src/' },
+      to: { path: '^(test|test-support|tools|typefaces|bench)/' },
+    },
+    {
+      name: 'helpers-import-no-tests',
+      severity: 'error',
+      from: { path: '^(test-support|typefaces)/' },
+      to: { path: '^(test|tools|bench)/' },
+    },
+    {
+      name: 'typefaces-draw-by-core',
+      severity: 'error',
+      from: { path: '^typefaces/' },
+      to: { path: '^(build/)?src/', pathNot: '^(build/)?src/(core|data)/' },
+    },
+    {
+      name: 'tools-and-bench-stand-beside-each-other',
+      severity: 'error',
+      from: { path: '^(tools|bench)/' },
+      to: { path: ['^test/', '^(build/)?src/(cli|bin)/'] },
+    },
+    {
+      name: 'tests-of-a-layer-need-no-more-than-it',
+      comment: 'core is tested by core, and so on; whole commands and pages are driven as built',
+      severity: 'error',
+      from: { path: '^test/core/' },
+      to: { path: '^(build/)?src/', pathNot: '^(build/)?src/(core|data|errors|findings)' },
+    },
   ],
   options: {
-    doNotFollow: { path: 'node_modules' },
+    // Tests and tools import #src/…, which Node takes from build/.
+    doNotFollow: { path: ['node_modules', '^build/'] },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.base.json' },
     enhancedResolveOptions: {

@@ -2,16 +2,16 @@
  * How fast and how lean the built program is, as ratios to bare processes of the same run. A figure past its bound
  * makes the bench fail.
  */
-import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { basename, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { fileURLToPath, pathToFileURL } from 'node:url';
 import { fontOf, type Font } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
 import { openFont } from '#src/core/containers/index.js';
-import { buildCollection } from '../test/support/fonts.js';
-import { variableVendorFont, variableVendorItalic } from '../test/support/paths.js';
-import { streamOf } from '../test/support/woff2.js';
+import { buildCollection } from '../test-support/fonts.js';
+import { variableVendorFont, variableVendorItalic } from '../test-support/paths.js';
+import { streamOf } from '../test-support/woff2.js';
 import { largeFont } from './large-font.js';
 import { compare, inTurn, median } from './processes.js';
 
@@ -47,6 +47,23 @@ const megabytes = (bytes: number) => `${(bytes / 1e6).toFixed(1)} MB`;
 async function startUp(): Promise<void> {
   const { ratio, wall } = await compare([program, '--version'], ['-e', '0'], quick ? 5 : 21);
   tell('--version against node -e 0', ratio, 2, ms(wall));
+}
+
+/** The library: its root loads next to nothing, and core nothing but its own files. */
+async function imports(): Promise<void> {
+  const load = (...paths: string[]) => [
+    '--input-type=module',
+    '-e',
+    paths.map((path) => `import ${JSON.stringify(pathToFileURL(join(root, 'dist', path)).href)};`).join(''),
+  ];
+  const runs = quick ? 5 : 15;
+  const light = await compare(load('index.js'), ['--input-type=module', '-e', ''], runs);
+  tell('import of dense-glyph against a bare module', light.ratio, 1.5, ms(light.wall));
+  const own = readdirSync(join(root, 'dist/core'), { recursive: true, encoding: 'utf8' })
+    .filter((path) => path.endsWith('.js') && path !== 'index.js')
+    .map((path) => join('core', path));
+  const core = await compare(load('core/index.js'), load(...own), runs);
+  tell('import of dense-glyph/core against its own files', core.ratio, 1.5, ms(core.wall));
 }
 
 /** Three faces of 60,000 glyphs each. */
@@ -198,7 +215,7 @@ async function conversions(): Promise<void> {
 }
 
 /** What can be asked for by name; all of it otherwise. */
-const parts = { start: startUp, inspect: looks, subset: subsets, convert: conversions };
+const parts = { start: startUp, import: imports, inspect: looks, subset: subsets, convert: conversions };
 try {
   const asked = process.argv.slice(2).filter((arg) => arg in parts);
   for (const [name, measure] of Object.entries(parts)) {

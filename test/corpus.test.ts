@@ -3,8 +3,8 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openFont } from '#src/core/containers/index.js';
 import { fontOf } from '#src/core/sfnt/font.js';
-import { convertEverywhere } from '../scripts/corpus/formats.js';
-import { sampleFonts, vendorFonts } from './support/paths.js';
+import { convertEverywhere } from '../tools/corpus/formats.js';
+import { sampleFonts, vendorFonts } from '../test-support/paths.js';
 
 /** A fixed sample; `npm run corpus -- <folders>` takes any number of fonts the same way, and draws them. */
 const files = [

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { openFont } from '#src/core/containers/index.js';
 import { cmap, glyf, maxp } from '#src/core/tables/index.js';
-import { sampleFonts } from '../scripts/typefaces/families.js';
-import { filesIn, readSample, sampleFonts as folder } from './support/paths.js';
+import { sampleFonts } from '../typefaces/families.js';
+import { filesIn, readSample, sampleFonts as folder } from '../test-support/paths.js';
 
 interface Edge {
   x0: number;

@@ -1,11 +1,19 @@
 import { Command, CommanderError } from 'commander';
-import { DenseGlyphError } from '../core/errors.js';
-import { version } from '../kit/version.js';
-import { commands } from './commands.js';
+import { DenseGlyphError } from '../errors.js';
+import { version } from '../version.js';
+import { commands } from './commands/index.js';
 import type { Terminal } from './terminal.js';
 
 /** What the process says to its caller by its exit code. */
-export const exitCodes = { done: 0, fallsShort: 1, call: 2, input: 3, internal: 70 } as const;
+export const exitCodes = {
+  done: 0,
+  fallsShort: 1,
+  call: 2,
+  input: 3,
+  network: 3,
+  output: 4,
+  internal: 70,
+} as const;
 
 /**
  * Runs one call.
@@ -88,9 +96,15 @@ function report(cause: unknown, verbose: boolean, terminal: Terminal): number {
     terminal.err(
       known ? `${message}\n` : `dense-glyph: ${message}; this is a fault of ours, please report it\n`,
     );
-    if (verbose && one instanceof Error) terminal.err(`${one.stack}\n`);
+    if (verbose && one instanceof Error) terminal.err(`${stacks(one)}\n`);
   }
   return code;
+}
+
+/** Where an error began, and where those came from that it wraps. */
+function stacks(error: Error): string {
+  const { stack = error.message, cause } = error;
+  return cause instanceof Error ? `${stack}\ncaused by ${stacks(cause)}` : stack;
 }
 
 function exitCodeOf(cause: unknown): number {

@@ -1,3 +1,5 @@
+import type { Progress } from '../app/progress.js';
+
 /** Where a command's output goes; tests put their own in its place. */
 export interface Terminal {
   out: (text: string) => void;
@@ -47,8 +49,13 @@ export class Reporter {
     if (this.options.json) this.terminal.out(`${JSON.stringify(value, null, 2)}\n`);
   }
 
-  /** What is being done, shown in a terminal once the work has taken half a second. */
-  progress(text: string): void {
+  /** How far the work is, shown in a terminal once it has taken half a second. */
+  readonly onProgress = ({ task, count, total, item }: Progress): void => {
+    const steps = total > 1 ? `${count} of ${total}` : '';
+    this.progress([[task, steps].filter(Boolean).join(', '), item].filter(Boolean).join(': '));
+  };
+
+  private progress(text: string): void {
     if (this.options.quiet || Date.now() - this.start < 500 || !this.terminal.interactive) return;
     this.clear();
     this.terminal.err(text.slice(0, this.terminal.columns - 1));

@@ -1,7 +1,8 @@
 /**
  * Computation on fonts: bytes in, bytes out. Knows nothing of files, network or terminal.
  */
-export { DenseGlyphError, errorCodes, type ErrorCode, type Place } from './errors.js';
+export { DenseGlyphError, errorCodes, type ErrorCode, type Place } from '../errors.js';
+export { findingCodes, type Finding, type FindingCode, type Severity } from '../findings.js';
 export {
   fontFormats,
   mediaTypes,
@@ -38,9 +39,18 @@ export {
   type CoverageCache,
   type FamilyGrid,
   type Inspection,
-  type InspectionFinding,
   type InspectionOptions,
 } from './inspection/index.js';
 export * as tables from './tables/index.js';
-export * from './css/index.js';
+export * from './face/index.js';
+export { slug } from './face/slug.js';
+export {
+  chooseFaces,
+  openFile,
+  sourcesOf,
+  type NamedFace,
+  type NamedFile,
+  type OpenedFace,
+  type Source,
+} from './source/index.js';
 export { rangesOf, unicodeRangeText, type CodePointRanges } from './text/unicode-ranges.js';

@@ -1,6 +1,6 @@
 /**
  * Unicode 16: names of characters that languages are written with (CLDR), of punctuation and of signs; ideographs and Hangul
- * syllables have none of their own. Made by scripts/data/character-names.mjs.
+ * syllables have none of their own. Made by tools/data/character-names.mjs.
  */
 
 /** The characters, packed as `eachPackedRange` reads them. */

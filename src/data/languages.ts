@@ -1,7 +1,7 @@
 /**
  * CLDR 48.2.0: what languages are written with. Each row: the BCP 47 tag, the name in English, the ISO 15924 code of the script, and
  * the numbers of four sets in `exemplarSets`: main (capitals included), auxiliary, punctuation with quotation marks, numbers. Variants that are written
- * like the language they vary are left out. Made by scripts/data/languages.mjs.
+ * like the language they vary are left out. Made by tools/data/languages.mjs.
  */
 export type LanguageRow = readonly [
   tag: string,

@@ -1,6 +1,6 @@
 /**
  * Unicode 17.0: the characters of each script (UAX 24) by its ISO 15924 code, without those that scripts share. Made by
- * scripts/data/scripts.mjs.
+ * tools/data/scripts.mjs.
  */
 export const scriptRanges: readonly (readonly [code: string, name: string, ranges: string])[] = [
   ['Adlm', 'Adlam', '2olc:23 4:9 4:1'],

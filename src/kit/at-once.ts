@@ -1,5 +1,4 @@
 import pMap from 'p-map';
-import { availableParallelism } from 'node:os';
 
 /**
  * Works on several items at a time. Compressing takes most of the time and has threads of its own; while all processors
@@ -7,6 +6,7 @@ import { availableParallelism } from 'node:os';
  * processors without work.
  *
  * @param sizeOf says what an item takes, in any unit
+ * @param processors how many there are
  * @returns the results in the order of the items
  * @throws the first error
  */
@@ -14,8 +14,8 @@ export async function atOnce<Item, Result>(
   items: readonly Item[],
   sizeOf: (item: Item) => number,
   work: (item: Item) => Promise<Result>,
+  processors: number,
 ): Promise<Result[]> {
-  const processors = availableParallelism();
   const sizes = items.map(sizeOf);
   const order = items.map((_, i) => i).sort((a, b) => sizes[b] - sizes[a]);
   const results = new Array<Result>(items.length);

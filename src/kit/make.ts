@@ -1,30 +1,42 @@
 import { basename } from 'node:path';
-import { slug } from './config.js';
+import { slug } from '../core/face/slug.js';
 import { headFile } from './files/head.js';
 import { ledgerFile } from './files/ledger.js';
-import { manifestFile } from './files/manifest.js';
+import { manifestOf, type Manifest } from './files/manifest.js';
 import { moduleFiles } from './files/module.js';
 import { proofFile } from './files/proof.js';
 import { stylesheetFile } from './files/stylesheet.js';
 import type { KitPlan, PlannedFace } from './plan.js';
 import type { KitAddress, MadeFace, MadeFamily, MadeKit } from './made.js';
-import { inFile } from '../core/errors.js';
+import { inFile } from '../errors.js';
 import { atOnce } from './at-once.js';
 import { makePart } from './part.js';
 import type { Reach, ReachedFormat } from './reach.js';
 
-/** The kit as files in memory. The same plan gives the same bytes. */
-export async function makeKit(
-  plan: KitPlan,
-  reach: Reach,
-  address: KitAddress,
-  version: string,
-): Promise<Map<string, Uint8Array>> {
+export interface KitRequest {
+  plan: KitPlan;
+  reach: Reach;
+  address: KitAddress;
+  /** Of this program, for the manifest. */
+  version: string;
+  /** How many processors compress. */
+  processors: number;
+}
+
+/** The kit as files in memory, by path inside it, and its manifest. The same plan gives the same bytes. */
+export async function makeKit({
+  plan,
+  reach,
+  address,
+  version,
+  processors,
+}: KitRequest): Promise<{ files: Map<string, Uint8Array>; manifest: Manifest }> {
   const planned = plan.families.flatMap(({ faces }) => faces);
   const made = await atOnce(
     planned,
     ({ source }) => source.size,
     (face) => makeFace(face, reach.formats),
+    processors,
   );
   const families = plan.families.map((family): MadeFamily => ({
     ...family,
@@ -43,8 +55,9 @@ export async function makeKit(
   text('ledger.json', ledgerFile(kit));
   for (const [path, content] of moduleFiles(kit)) text(path, content);
   text('proof.html', proofFile(kit));
-  text('kit.json', manifestFile(kit, version));
-  return kit.files;
+  const manifest = manifestOf(kit, version);
+  text('kit.json', `${JSON.stringify(manifest, null, 2)}\n`);
+  return { files: kit.files, manifest };
 }
 
 function makeFace(face: PlannedFace, formats: readonly ReachedFormat[]): Promise<MadeFace> {

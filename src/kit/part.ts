@@ -4,7 +4,7 @@ import { linkStyle } from '../core/sfnt/link-style.js';
 import { fontOf, type Font } from '../core/sfnt/font.js';
 import { cmap } from '../core/tables/index.js';
 import { rangesOf } from '../core/text/unicode-ranges.js';
-import { slug } from './config.js';
+import { slug } from '../core/face/slug.js';
 import { sha256 } from './digest.js';
 import type { Part } from './made.js';
 import type { PlannedFace } from './plan.js';

@@ -1,8 +1,9 @@
 import type { FontFormat } from '../core/containers/index.js';
-import { rangeText, type FontDisplay, type Range, type Slope } from '../core/css/index.js';
-import { DenseGlyphError } from '../core/errors.js';
-import type { FamilyConfig, KitConfig } from './config.js';
-import type { Source } from './sources.js';
+import { rangeText, type FontDisplay, type Range, type Slope } from '../core/face/index.js';
+import { DenseGlyphError } from '../errors.js';
+import { finding, type Finding } from '../findings.js';
+import type { FamilyConfig, KitConfig } from '../config/schema.js';
+import type { Source } from '../core/source/index.js';
 
 /** A face that the kit ships. */
 export interface PlannedFace {
@@ -18,7 +19,7 @@ export interface PlannedFace {
   /** Why it is preloaded, or why not. */
   preloadReason: string;
   /** Where the file disagrees with itself or with the config. */
-  notes: string[];
+  findings: Finding[];
 }
 
 export interface PlannedFamily {
@@ -59,12 +60,13 @@ function chooseFaces(family: FamilyConfig, sources: readonly Source[], path: str
     ({ face }) => suits(face.weight, family) && (family.styles?.includes(face.style) ?? true),
   );
   checkComplete(family, wanted, sources, path);
-  const { kept, notes: copies } = withoutCopies(wanted);
+  const { kept, findings: copies } = withoutCopies(wanted);
   const faces = kept.map((source): PlannedFace => {
     checkRights(family, source, path);
-    const notes = [...source.findings.map(({ message }) => message), ...(copies.get(source) ?? [])];
+    const findings = [...source.findings, ...(copies.get(source) ?? [])];
     if (source.face.family !== family.family && source.face.family !== '') {
-      notes.push(`the file calls its family "${source.face.family}"; the kit declares "${family.family}"`);
+      const message = `the file calls its family "${source.face.family}"; the kit declares "${family.family}"`;
+      findings.push(finding('family-renamed', message, { file: source.path }));
     }
     const { style, stretch } = source.face;
     const { display, rights, role } = family;
@@ -79,7 +81,7 @@ function chooseFaces(family: FamilyConfig, sources: readonly Source[], path: str
       ...(rights !== undefined ? { rights } : {}),
       preload: false,
       preloadReason: '',
-      notes,
+      findings,
     };
   });
   faces.sort(compareFaces);
@@ -90,7 +92,7 @@ function chooseFaces(family: FamilyConfig, sources: readonly Source[], path: str
 /** Of a face that is there in several formats, as in kits of old, the one that has lost the least. */
 const formatOrder: readonly FontFormat[] = ['otf', 'ttf', 'woff2', 'woff', 'eot'];
 
-function withoutCopies(sources: readonly Source[]): { kept: Source[]; notes: Map<Source, string[]> } {
+function withoutCopies(sources: readonly Source[]): { kept: Source[]; findings: Map<Source, Finding[]> } {
   const best = new Map<string, Source>();
   const copies = new Map<string, Source[]>();
   for (const source of sources) {
@@ -101,16 +103,19 @@ function withoutCopies(sources: readonly Source[]): { kept: Source[]; notes: Map
     copies.set(key, [...(copies.get(key) ?? []), source]);
     if (!known || better) best.set(key, source);
   }
-  const notes = new Map<Source, string[]>();
+  const findings = new Map<Source, Finding[]>();
   const kept = [...best].flatMap(([key, source]) => {
     const all = copies.get(key)!;
     // Two files of one format are a conflict, which is for the user to solve.
     if (new Set(all.map(({ format }) => format)).size < all.length) return all;
     const others = all.filter((other) => other !== source).map(({ path }) => path);
-    if (others.length > 0) notes.set(source, [`${others.join(', ')} holds the same face and is not used`]);
+    if (others.length > 0) {
+      const message = `${others.join(', ')} holds the same face and is not used`;
+      findings.set(source, [finding('copy-unused', message, { file: source.path })]);
+    }
     return [source];
   });
-  return { kept, notes };
+  return { kept, findings };
 }
 
 const slopeOrder: readonly Slope[] = ['normal', 'italic', 'oblique'];
@@ -120,15 +125,16 @@ const compareFaces = (a: Pick<PlannedFace, 'style' | 'weight'>, b: Pick<PlannedF
 
 const overlaps = (a: Range, b: Range) => a[0] <= b[1] && b[0] <= a[1];
 
-function suits(weight: Range, { weights, weightRange }: FamilyConfig): boolean {
-  if (weightRange) return overlaps(weight, weightRange);
-  return weights?.some((value) => overlaps(weight, [value, value])) ?? true;
+function suits(weight: Range, { weights }: FamilyConfig): boolean {
+  if (!weights) return true;
+  if ('range' in weights) return overlaps(weight, weights.range);
+  return weights.values.some((value) => overlaps(weight, [value, value]));
 }
 
 /** A range in the config narrows what a variable face declares. */
-function declaredWeight(weight: Range, { weightRange }: FamilyConfig): Range {
-  if (!weightRange) return weight;
-  return [Math.max(weight[0], weightRange[0]), Math.min(weight[1], weightRange[1])];
+function declaredWeight(weight: Range, { weights }: FamilyConfig): Range {
+  if (!weights || !('range' in weights)) return weight;
+  return [Math.max(weight[0], weights.range[0]), Math.min(weight[1], weights.range[1])];
 }
 
 function checkComplete(
@@ -140,7 +146,7 @@ function checkComplete(
   const inOrder = [...sources].sort((a, b) => compareFaces(a.face, b.face));
   const offered = [...new Set(inOrder.map(({ face }) => faceLabel(face)))].join(', ');
   const advice = `the files offer ${offered}; add the file, or take it out of the config`;
-  for (const value of family.weights ?? []) {
+  for (const value of family.weights && 'values' in family.weights ? family.weights.values : []) {
     for (const style of family.styles ?? ['any']) {
       const found = wanted.some(
         ({ face }) => overlaps(face.weight, [value, value]) && (style === 'any' || face.style === style),
@@ -211,7 +217,7 @@ function decidePreloads(config: KitConfig, families: readonly PlannedFamily[]): 
   config.families.forEach(({ preload }, i) => {
     const family = families[i];
     for (const face of family.faces) face.preloadReason = 'the page asks for it when it needs it';
-    if (Array.isArray(preload)) preloadListed(family, preload, `families[${i}].preload`);
+    if (typeof preload === 'object') preloadListed(family, preload, `families[${i}].preload`);
     else if (preload === 'none') {
       for (const face of family.faces) face.preloadReason = 'the config says none';
     } else if (family === body) {

@@ -2,7 +2,7 @@ import { createRequire } from 'node:module';
 import browserslist from 'browserslist';
 import type { Feature, PackedFeature } from 'caniuse-lite';
 import type { FontFormat } from '../core/containers/index.js';
-import { DenseGlyphError } from '../core/errors.js';
+import { DenseGlyphError } from '../errors.js';
 
 /** What the browsers to be served need and lack. */
 export interface Reach {
@@ -53,11 +53,11 @@ function statsOf(feature: string): Feature['stats'] {
 /**
  * What a browserslist query asks for, looked up in caniuse's tables.
  *
- * @param query undefined for the list of the project that `base` lies in, or browserslist's defaults
+ * @param query as the config has it
+ * @param own the project's own list, taken where the config has none; where neither is, browserslist's defaults are
  * @throws DenseGlyphError `config-invalid` for a query that browserslist doesn't understand
  */
-export function reachOf(query: readonly string[] | undefined, base: string): Reach {
-  const own = query ? undefined : browserslist.loadConfig({ path: base });
+export function reachOf(query: readonly string[] | undefined, own: readonly string[] | undefined): Reach {
   const asked = [...(query ?? own ?? browserslist.defaults)];
   let list: string[];
   try {

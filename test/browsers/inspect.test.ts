@@ -10,11 +10,11 @@ import { writeSfnt } from '#src/core/sfnt/write.js';
 import { subsetFont } from '#src/core/subset/index.js';
 import { parseUnicodeRanges } from '#src/core/subset/wanted.js';
 import { head, hhea, maxp, os2 } from '#src/core/tables/index.js';
-import { cli } from '../support/cli.js';
-import { availableEngines, startEngine, type Engine } from '../support/engines.js';
-import { overlongKern, spacedName } from '../support/fonts.js';
-import { readSample, sampleFonts, vendorFonts } from '../support/paths.js';
-import { LoggingServer } from '../support/server.js';
+import { cli } from '../../test-support/cli.js';
+import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
+import { overlongKern, spacedName } from '../../test-support/fonts.js';
+import { readSample, sampleFonts, vendorFonts } from '../../test-support/paths.js';
+import { LoggingServer } from '../../test-support/server.js';
 
 const { font: sample } = openFont(readSample('FerrywakeSans-Regular.ttf'));
 const changed = (change: (tables: Map<string, Uint8Array>) => void): Font => {

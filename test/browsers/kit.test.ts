@@ -3,11 +3,11 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Manifest } from '#src/kit/index.js';
-import { cli } from '../support/cli.js';
-import { compareDrawings, type Comparison } from '../support/drawings.js';
-import { availableEngines, startEngine, type Engine } from '../support/engines.js';
-import { filesIn, sampleFonts, vendorFonts } from '../support/paths.js';
-import { LoggingServer } from '../support/server.js';
+import { cli } from '../../test-support/cli.js';
+import { compareDrawings, type Comparison } from '../../test-support/drawings.js';
+import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
+import { filesIn, sampleFonts, vendorFonts } from '../../test-support/paths.js';
+import { LoggingServer } from '../../test-support/server.js';
 
 const texts = [
   'The first boat leaves Skerrow at 06:40, AVATAR Type 2:11',

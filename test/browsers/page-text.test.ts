@@ -2,10 +2,10 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { cli } from '../support/cli.js';
-import { availableEngines, startEngine, type Engine } from '../support/engines.js';
-import { readSample } from '../support/paths.js';
-import { LoggingServer } from '../support/server.js';
+import { cli } from '../../test-support/cli.js';
+import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
+import { readSample } from '../../test-support/paths.js';
+import { LoggingServer } from '../../test-support/server.js';
 
 /** CFF, as WebKitGTK fits TrueType outlines without instructions by other letters of the font. */
 const source = 'LampbuoySlab-Bold.otf';

@@ -2,9 +2,9 @@ import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { cli, tree } from '../support/cli.js';
-import { availableEngines, startEngine } from '../support/engines.js';
-import { LoggingServer } from '../support/server.js';
+import { cli, tree } from '../../test-support/cli.js';
+import { availableEngines, startEngine } from '../../test-support/engines.js';
+import { LoggingServer } from '../../test-support/server.js';
 
 let folder: string;
 let pages: string[];

@@ -7,12 +7,12 @@ import { writeSfnt } from '#src/core/sfnt/write.js';
 import { subsetFont } from '#src/core/subset/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { mappedCharacters } from '#src/core/text/mapped-characters.js';
-import { trySubsets } from '../../scripts/corpus/subsets.js';
-import { compareDrawings, type Comparison, type DrawnPair } from '../support/drawings.js';
-import { availableEngines, startEngine, systemFont, type Engine } from '../support/engines.js';
-import { damagedPairs } from '../support/fonts.js';
-import { readSample, root, sampleFonts } from '../support/paths.js';
-import { LoggingServer } from '../support/server.js';
+import { trySubsets } from '../../tools/corpus/subsets.js';
+import { compareDrawings, type Comparison, type DrawnPair } from '../../test-support/drawings.js';
+import { availableEngines, startEngine, systemFont, type Engine } from '../../test-support/engines.js';
+import { damagedPairs } from '../../test-support/fonts.js';
+import { readSample, root, sampleFonts } from '../../test-support/paths.js';
+import { LoggingServer } from '../../test-support/server.js';
 
 /** A fixed sample, each in one script; `npm run corpus -- --subsets <folders>` tries any number of fonts in all of theirs. */
 const samples: [name: string, script: string, path: string | undefined][] = [

@@ -5,9 +5,9 @@ import { pathToFileURL } from 'node:url';
 import { openFont } from '#src/core/containers/index.js';
 import { os2 } from '#src/core/tables/index.js';
 import type { Manifest } from '#src/kit/index.js';
-import { cli, inFolder, tree } from '../support/cli.js';
-import { buildCollection } from '../support/fonts.js';
-import { readSample, root, sampleFonts } from '../support/paths.js';
+import { cli, inFolder, tree } from '../../test-support/cli.js';
+import { buildCollection } from '../../test-support/fonts.js';
+import { readSample, root, sampleFonts } from '../../test-support/paths.js';
 
 /** A project with the sample fonts and a config. */
 async function project<Result>(config: object, use: (folder: string) => Promise<Result>): Promise<Result> {

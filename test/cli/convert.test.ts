@@ -2,10 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openFont } from '#src/core/containers/index.js';
-import { cli, inFolder, tree } from '../support/cli.js';
-import { zipOf } from '../support/archives.js';
-import { buildCollection } from '../support/fonts.js';
-import { filesIn, readSample, root, sampleFonts, vendorFonts } from '../support/paths.js';
+import { cli, inFolder, tree } from '../../test-support/cli.js';
+import { zipOf } from '../../test-support/archives.js';
+import { buildCollection } from '../../test-support/fonts.js';
+import { filesIn, readSample, root, sampleFonts, vendorFonts } from '../../test-support/paths.js';
 
 describe('convert', () => {
   test('takes all vendor fonts to WOFF2 in one call', () =>
@@ -199,7 +199,10 @@ describe('convert', () => {
       ['mono.ttf', '--to', 'otf', '--out', 'web'],
       'mono.ttf: the font has TrueType outlines; drawing them as CFF outlines would only make it larger; convert it to',
     ],
-    [['mono.ttf', '--to', 'ttf', '--out', '.'], 'mono.ttf would be written over by mono.ttf and mono.ttf'],
+    [
+      ['mono.ttf', '--to', 'ttf', '--out', '.'],
+      'mono.ttf would be written over by mono.ttf; choose another --out',
+    ],
     [['mono.ttf', '--out', 'web'], '--to is missing; see dense-glyph convert --help'],
     [['mono.ttf', '--too', 'woff2'], 'did you mean --to?'],
   ])('%j is a wrong call: exit 2', (args, message) =>
@@ -212,6 +215,18 @@ describe('convert', () => {
     }),
   );
 });
+
+test('what can’t be written is told as such: exit 4, and --verbose says where it began', () =>
+  inFolder(async (folder) => {
+    writeFileSync(join(folder, 'mono.ttf'), readFileSync(join(sampleFonts, 'TidelogMono-Regular.ttf')));
+    writeFileSync(join(folder, 'web'), 'a file');
+    const call = ['convert', 'mono.ttf', '--to', 'woff2', '--out', 'web'];
+    const { code, err } = await cli(call, folder);
+    expect(code).toBe(4);
+    expect(err).toMatch(/web.mono\.woff2: a file is where a folder is needed; check permissions .*\n$/);
+    expect((await cli([...call, '--verbose'], folder)).err).toMatch(/caused by Error: E(EXIST|NOTDIR)/);
+    expect(tree(folder)).toEqual(['mono.ttf', 'web']);
+  }));
 
 test('the program says its version, its commands, and which one was meant', () =>
   inFolder(async (folder) => {

@@ -5,10 +5,10 @@ import { openFont } from '#src/core/containers/index.js';
 import { fontOf } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
 import { os2 } from '#src/core/tables/index.js';
-import { zipOf } from '../support/archives.js';
-import { cli, inFolder, tree } from '../support/cli.js';
-import { buildCollection } from '../support/fonts.js';
-import { readSample, sampleFonts } from '../support/paths.js';
+import { zipOf } from '../../test-support/archives.js';
+import { cli, inFolder, tree } from '../../test-support/cli.js';
+import { buildCollection } from '../../test-support/fonts.js';
+import { readSample, sampleFonts } from '../../test-support/paths.js';
 
 /** A sample font with fields of OS/2 changed. */
 function withOs2(file: string, fields: Partial<os2.Os2>): Uint8Array {
@@ -87,7 +87,7 @@ describe('inspect', () => {
       expect(fonts[0]).toMatchObject({
         face: { family: 'Ferrywake Sans', style: 'italic', weight: [400, 400] },
         licence: { recognised: { spdx: 'OFL-1.1' } },
-        licenceTexts: ['OFL.txt'],
+        licenceTexts: ['download.zip/OFL.txt'],
       });
       expect(families.map(({ family }) => family)).toEqual(['Ferrywake Sans', 'Tidelog Mono']);
     }));

@@ -10,8 +10,8 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { join } from 'node:path';
-import { cli, inFolder, tree } from '../support/cli.js';
-import { root, sampleFonts } from '../support/paths.js';
+import { cli, inFolder, tree } from '../../test-support/cli.js';
+import { root, sampleFonts } from '../../test-support/paths.js';
 
 /** Runs `--help` with a folder for caches of its own. */
 const help = (folder: string, more: Record<string, string> = {}, programFolder?: string) =>

@@ -5,8 +5,8 @@ import { openFont } from '#src/core/containers/index.js';
 import { cmap, name, os2 } from '#src/core/tables/index.js';
 import { fontOf } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
-import { cli, inFolder, tree } from '../support/cli.js';
-import { readSample, sampleFonts, variableVendorFont, vendorFonts } from '../support/paths.js';
+import { cli, inFolder, tree } from '../../test-support/cli.js';
+import { readSample, sampleFonts, variableVendorFont, vendorFonts } from '../../test-support/paths.js';
 
 const sans = 'FerrywakeSans-Regular.ttf';
 const charactersOf = (path: string) =>
@@ -164,6 +164,7 @@ describe('subset', () => {
         by: 'text-transform: uppercase',
         files: ['site.css'],
         characters: 'U+41-42',
+        asSmallCapitals: false,
       });
     }));
 

@@ -4,8 +4,8 @@ import { fontOf, type Font } from '#src/core/sfnt/font.js';
 import { subsetFont } from '#src/core/subset/index.js';
 import { cmap } from '#src/core/tables/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
-import { words } from '../support/fonts.js';
-import { readSample } from '../support/paths.js';
+import { words } from '../../test-support/fonts.js';
+import { readSample } from '../../test-support/paths.js';
 
 const sans = openFont(readSample('FerrywakeSans-Regular.ttf')).font;
 

@@ -10,9 +10,9 @@ import { readCollectionDirectory } from '#src/core/containers/woff2/directory.js
 import type { Font } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
 import { head } from '#src/core/tables/index.js';
-import { buildCollection, buildFont, buildWoff2Collection } from '../support/fonts.js';
-import { differing, glyphsOf } from '../support/comparison.js';
-import { filesIn, readSample, sampleFonts, vendorFonts } from '../support/paths.js';
+import { buildCollection, buildFont, buildWoff2Collection } from '../../test-support/fonts.js';
+import { differing, glyphsOf } from '../../test-support/comparison.js';
+import { filesIn, readSample, sampleFonts, vendorFonts } from '../../test-support/paths.js';
 
 const written = async (font: Font, format: FontFormat) => (await writeFont(font, format)).bytes;
 const reopened = async (font: Font, format: FontFormat) => openFont(await written(font, format));

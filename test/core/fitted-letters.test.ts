@@ -9,7 +9,7 @@ import { glyphsFor, mappingsFor } from '#src/core/subset/glyphs.js';
 import { subsetFont } from '#src/core/subset/index.js';
 import { cmap } from '#src/core/tables/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
-import { readSample, vendorFonts } from '../support/paths.js';
+import { readSample, vendorFonts } from '../../test-support/paths.js';
 
 const sans = openFont(readSample('FerrywakeSans-Regular.ttf')).font;
 const mapped = new Map(cmap.mappingsOf(sans.table(cmap)));

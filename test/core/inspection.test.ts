@@ -19,8 +19,8 @@ import {
   simpleGlyph,
   spacedName,
   type FontParts,
-} from '../support/fonts.js';
-import { readSample, sampleFonts, vendorFonts } from '../support/paths.js';
+} from '../../test-support/fonts.js';
+import { readSample, sampleFonts, vendorFonts } from '../../test-support/paths.js';
 
 const inspectSample = (file: string): Inspection => {
   const bytes = readSample(file);

@@ -13,8 +13,8 @@ import {
 import { smallestForm } from '#src/core/layout/pair-forms.js';
 import { noPair } from '#src/core/layout/pair-value.js';
 import { noValue } from '#src/core/layout/value-record.js';
-import { everyGlyph, layoutOf, pairList, pairsIn, value } from '../support/layout.js';
-import { pairIn } from '../support/placing.js';
+import { everyGlyph, layoutOf, pairList, pairsIn, value } from '../../test-support/layout.js';
+import { pairIn } from '../../test-support/placing.js';
 
 describe('kerning pairs', () => {
   const values = [noPair, ...[-10, 20].map((advance) => ({ first: value(advance), second: noValue }))];

@@ -12,7 +12,7 @@ import type { GlyphPairs } from '#src/core/layout/glyph-pairs.js';
 import { readPairs } from '#src/core/layout/pair-adjustment.js';
 import { noPair } from '#src/core/layout/pair-value.js';
 import { noValue } from '#src/core/layout/value-record.js';
-import { everyGlyph, everything, layoutOf, pairList, pairsIn, value } from '../support/layout.js';
+import { everyGlyph, everything, layoutOf, pairList, pairsIn, value } from '../../test-support/layout.js';
 
 const all = () => true;
 const packed = (block: Block) => packBlocks(block).bytes!;

@@ -14,7 +14,7 @@ import {
   keptDeltaSets,
   readItemVariationStore,
 } from '#src/core/variations/item-variation-store.js';
-import { layoutOf, pairList, pairsIn, value, type ListedPair } from '../support/layout.js';
+import { layoutOf, pairList, pairsIn, value, type ListedPair } from '../../test-support/layout.js';
 
 const all = () => true;
 const packed = (block: Block) => packBlocks(block).bytes!;

@@ -1,9 +1,9 @@
 import { expect, test } from '@jest/globals';
 import { openFont } from '#src/core/containers/index.js';
-import { faceStyleOf } from '#src/core/css/index.js';
+import { faceStyleOf } from '#src/core/face/index.js';
 import { linkStyle, type StyleLink } from '#src/core/sfnt/link-style.js';
 import { head, name, os2 } from '#src/core/tables/index.js';
-import { readSample } from '../support/paths.js';
+import { readSample } from '../../test-support/paths.js';
 
 const { font } = openFont(readSample('FerrywakeSans-Regular.ttf'));
 const { bold, italic, regular, useTypoMetrics } = os2.fsSelection;

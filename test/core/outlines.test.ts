@@ -13,9 +13,9 @@ import {
 import { quadraticControls } from '#src/core/outlines/quadratic.js';
 import { fontOf, type Font } from '#src/core/sfnt/font.js';
 import { cmap, glyf, head, hmtx } from '#src/core/tables/index.js';
-import { buildCff, buildCff2, charstring } from '../support/cff.js';
-import { buildFont, simpleGlyph } from '../support/fonts.js';
-import { filesIn, readSample, sampleFonts } from '../support/paths.js';
+import { buildCff, buildCff2, charstring } from '../../test-support/cff.js';
+import { buildFont, simpleGlyph } from '../../test-support/fonts.js';
+import { filesIn, readSample, sampleFonts } from '../../test-support/paths.js';
 
 const op = (code: number) => ({ op: code });
 const endchar = op(14);

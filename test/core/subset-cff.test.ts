@@ -6,8 +6,8 @@ import { subsetFont, type SubsetOptions } from '#src/core/subset/index.js';
 import { parseUnicodeRanges } from '#src/core/subset/wanted.js';
 import { cmap } from '#src/core/tables/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
-import { buildCff, charstring } from '../support/cff.js';
-import { buildFont } from '../support/fonts.js';
+import { buildCff, charstring } from '../../test-support/cff.js';
+import { buildFont } from '../../test-support/fonts.js';
 
 const cut = (font: Font, text: string, options: Partial<SubsetOptions> = {}) =>
   subsetFont(font, { characters: new CodePointSet(Array.from(text, (c) => c.codePointAt(0)!)), ...options });

@@ -5,8 +5,8 @@ import { Reader } from '#src/core/bytes/reader.js';
 import type { Font, TableModule } from '#src/core/sfnt/font.js';
 import type { fvar, head, hhea, hmtx, loca, maxp } from '#src/core/tables/index.js';
 import { cmap, glyf, name, os2, post, tableModules } from '#src/core/tables/index.js';
-import { buildFont, os2Fields, simpleGlyph } from '../support/fonts.js';
-import { root } from '../support/paths.js';
+import { buildFont, os2Fields, simpleGlyph } from '../../test-support/fonts.js';
+import { root } from '../../test-support/paths.js';
 
 const full16 = 0xffff;
 const full32 = 0xffffffff;

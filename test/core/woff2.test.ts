@@ -9,10 +9,10 @@ import type { Font } from '#src/core/sfnt/font.js';
 import { subsetFont } from '#src/core/subset/index.js';
 import { glyf, head, hmtx } from '#src/core/tables/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
-import { differing, glyphsOf } from '../support/comparison.js';
-import { buildFont, simpleGlyph } from '../support/fonts.js';
-import { readSample } from '../support/paths.js';
-import { streamOf } from '../support/woff2.js';
+import { differing, glyphsOf } from '../../test-support/comparison.js';
+import { buildFont, simpleGlyph } from '../../test-support/fonts.js';
+import { readSample } from '../../test-support/paths.js';
+import { streamOf } from '../../test-support/woff2.js';
 
 const written = async (font: Font, format: FontFormat) => (await writeFont(font, format)).bytes;
 const reopened = async (font: Font, format: FontFormat) => openFont(await written(font, format));

@@ -6,9 +6,9 @@ import { nameID, nameOf } from '#src/core/tables/name.js';
 import { fvar, name, os2 } from '#src/core/tables/index.js';
 import { makePart } from '#src/kit/part.js';
 import type { PlannedFace } from '#src/kit/plan.js';
-import { buildCff2, charstring } from '../support/cff.js';
-import { buildFont } from '../support/fonts.js';
-import { readSample } from '../support/paths.js';
+import { buildCff2, charstring } from '../../test-support/cff.js';
+import { buildFont } from '../../test-support/fonts.js';
+import { readSample } from '../../test-support/paths.js';
 
 const faceOf = (font: Font, weight: [number, number]) =>
   ({

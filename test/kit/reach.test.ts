@@ -2,10 +2,11 @@ import { describe, expect, test } from '@jest/globals';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { projectBrowsers } from '#src/io/browsers.js';
 import { reachOf } from '#src/kit/reach.js';
 
 const formatsFor = (...query: string[]) =>
-  reachOf(query, '/').formats.map(({ format, browsers }) => [format, ...browsers].join(' '));
+  reachOf(query, undefined).formats.map(({ format, browsers }) => [format, ...browsers].join(' '));
 
 describe('reach', () => {
   test.each<[string[], string[]]>([
@@ -24,7 +25,7 @@ describe('reach', () => {
   });
 
   test('says what browsers lack, and which draw no web fonts', () => {
-    const { lacking, without } = reachOf(['ie 11', 'op_mini all'], '/');
+    const { lacking, without } = reachOf(['ie 11', 'op_mini all'], undefined);
     expect(without).toEqual(['Opera Mini']);
     expect(lacking.map(({ feature }) => feature)).toEqual([
       'variable fonts',
@@ -40,16 +41,20 @@ describe('reach', () => {
       mkdtempSync(join(tmpdir(), `dense-glyph-${name}-`)),
     );
     try {
-      expect(reachOf(undefined, bare).askedBy).toBe('nobody');
+      expect(reachOf(undefined, projectBrowsers(bare)).askedBy).toBe('nobody');
       writeFileSync(join(project, 'package.json'), JSON.stringify({ browserslist: ['ie 9'] }));
-      expect(reachOf(undefined, project)).toMatchObject({ askedBy: 'project', query: ['ie 9'], browsers: 1 });
+      expect(reachOf(undefined, projectBrowsers(project))).toMatchObject({
+        askedBy: 'project',
+        query: ['ie 9'],
+        browsers: 1,
+      });
     } finally {
       for (const folder of [bare, project]) rmSync(folder, { recursive: true });
     }
   });
 
   test('a query that means nothing is a mistake in the config', () => {
-    expect(() => reachOf(['netscape 4'], '/')).toThrow(
+    expect(() => reachOf(['netscape 4'], undefined)).toThrow(
       'reach: Unknown browser netscape; write a browserslist query, as in "defaults, ie 11"',
     );
   });

@@ -2,7 +2,7 @@
  * Tables whose pieces point to each other by offset: pieces are built as blocks, equal ones are stored once, and
  * `packBlocks` puts them in an order in which every offset fits.
  */
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 import { mixed } from './hash.js';
 import { Writer } from './writer.js';
 

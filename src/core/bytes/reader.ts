@@ -1,4 +1,4 @@
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 
 /** Layout tables of real fonts read shared pieces some dozen times. */
 const readingsAllowed = 64;

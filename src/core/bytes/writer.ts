@@ -1,4 +1,4 @@
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 import { emptyHash, hashPrime } from './hash.js';
 
 /** Bytes up to which a loop is faster than a view. */

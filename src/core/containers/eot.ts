@@ -1,7 +1,7 @@
 // Embedded OpenType (EOT) File Format, W3C submission of 5 March 2008, section 4.1
 
 import { Reader } from '../bytes/reader.js';
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 import type { Font } from '../sfnt/font.js';
 import { readSfnt } from '../sfnt/read.js';
 import { writeSfnt } from '../sfnt/write.js';

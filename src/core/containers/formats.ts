@@ -1,4 +1,4 @@
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 import type { Reader } from '../bytes/reader.js';
 import type { Flavour, Font } from '../sfnt/font.js';
 import { flavourOf } from '../sfnt/read.js';

@@ -3,7 +3,7 @@
  * `Font`; `writeFont` puts a `Font` into a format.
  */
 import { plainBytes } from '../bytes/plain.js';
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 import type { Font } from '../sfnt/font.js';
 import { toTrueType } from '../outlines/index.js';
 import * as collection from '../sfnt/collection.js';

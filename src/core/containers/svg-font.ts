@@ -9,7 +9,7 @@ import * as hmtx from '../tables/hmtx.js';
 import * as name from '../tables/name.js';
 import * as os2 from '../tables/os2.js';
 import * as post from '../tables/post.js';
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 import { maximumFontSize, type WrittenFont } from './formats.js';
 
 /** What a URL names behind the `#`: the font inside the SVG document. */

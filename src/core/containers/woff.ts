@@ -5,7 +5,7 @@ import { checksum } from '../bytes/checksum.js';
 import { plainBytes } from '../bytes/plain.js';
 import { Reader } from '../bytes/reader.js';
 import { Writer } from '../bytes/writer.js';
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 import { Font, type Flavour } from '../sfnt/font.js';
 import { maximumTables, readSfnt, sfntVersions } from '../sfnt/read.js';
 import { compareTags, sfntSize, writeSfnt } from '../sfnt/write.js';

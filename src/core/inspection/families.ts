@@ -1,5 +1,5 @@
-import type { FaceStyle } from '../css/face-style.js';
-import type { InspectionFinding } from './findings.js';
+import type { FaceStyle } from '../face/style.js';
+import { finding, type Finding } from '../../findings.js';
 
 /** The weights × styles of a family, with who draws what. */
 export interface FamilyGrid {
@@ -10,7 +10,7 @@ export interface FamilyGrid {
   styles: string[];
   /** By weight, then by style: the files that draw it. */
   files: string[][][];
-  findings: InspectionFinding[];
+  findings: Finding[];
 }
 
 interface NamedFace {
@@ -63,21 +63,22 @@ export function familiesOf(faces: readonly NamedFace[]): FamilyGrid[] {
 }
 
 /** Of one style only one file should remain; a bold that says 400 hides behind the regular. */
-function sameStyle(weights: number[], styles: string[], files: NamedFace[][][]): InspectionFinding[] {
-  const found = new Map<string, InspectionFinding>();
+function sameStyle(weights: number[], styles: string[], files: NamedFace[][][]): Finding[] {
+  const found = new Map<string, Finding>();
   weights.forEach((weight, row) =>
     styles.forEach((style, column) => {
       const faces = files[row][column];
       const paths = faces.map(({ path }) => path);
       if (faces.length < 2 || found.has(paths.join())) return;
       const variable = faces.find(({ face }) => face.weight[0] < face.weight[1]);
-      found.set(paths.join(), {
-        code: 'same-style',
-        message: `${paths.join(' and ')} ${faces.length === 2 ? 'both' : 'all'} draw ${weight} ${style}`,
-        effect: variable
-          ? `${variable.path} draws it already, so ship one or the other`
-          : 'of rules alike every browser takes the last; if one of the files is the bold, bold text is faked',
-      });
+      found.set(
+        paths.join(),
+        finding(
+          'same-style',
+          `${paths.join(' and ')} ${faces.length === 2 ? 'both' : 'all'} draw ${weight} ${style}`,
+          variable ? { effect: `${variable.path} draws it already, so ship one or the other` } : {},
+        ),
+      );
     }),
   );
   return [...found.values()];

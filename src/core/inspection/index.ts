@@ -3,7 +3,7 @@
  * covers, what its licence says and where it is in trouble; `familiesOf` puts the faces of several fonts together.
  */
 import type { FontFormat } from '../containers/formats.js';
-import { faceStyleOf, type FaceStyle } from '../css/face-style.js';
+import { faceStyleOf, type FaceStyle } from '../face/style.js';
 import { layoutListsOf } from '../layout/feature-list.js';
 import type { Font } from '../sfnt/font.js';
 import { licenceOf, type StatedLicence } from '../sfnt/licence.js';
@@ -18,13 +18,14 @@ import { mappedCharacters } from '../text/mapped-characters.js';
 import { scriptsOf, type ScriptCoverage } from '../text/scripts.js';
 import { unicodeRangeText } from '../text/unicode-ranges.js';
 import { featureWords, isAppliedByDefault } from '../../data/feature-names.js';
-import { findingsOf, type InspectionFinding } from './findings.js';
+import type { Finding } from '../../findings.js';
+import { findingsOf } from './findings.js';
 import { hintingOf, type Hinting } from './hinting.js';
 import { namesOf, type FontNames } from './names.js';
 import { verticalMetricsOf, type VerticalMetrics } from './vertical-metrics.js';
 
 export { familiesOf, type FamilyGrid } from './families.js';
-export type { FontNames, Hinting, InspectionFinding, VerticalMetrics };
+export type { FontNames, Hinting, VerticalMetrics };
 
 export interface InspectedFeature {
   tag: string;
@@ -49,7 +50,7 @@ export interface Inspection {
   format: FontFormat;
   names: FontNames;
   face: FaceStyle;
-  findings: InspectionFinding[];
+  findings: Finding[];
   outlines: 'TrueType' | 'CFF' | 'CFF2' | 'bitmaps' | 'none';
   hinting: Hinting;
   /** Tables with colours or pictures: `COLR`, `SVG`, `CBDT`, `sbix`. */

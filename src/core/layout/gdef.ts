@@ -2,7 +2,7 @@
 
 import { Block, BlockStore, packBlocks } from '../bytes/blocks.js';
 import { Reader } from '../bytes/reader.js';
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 import type { Font } from '../sfnt/font.js';
 import {
   itemVariationStoreBlock,

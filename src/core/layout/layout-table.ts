@@ -1,7 +1,7 @@
 // OpenType Layout Common Table Formats: the headers of GSUB and GPOS, Script, Feature and Lookup Lists
 
 import { Reader } from '../bytes/reader.js';
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 import type { Font } from '../sfnt/font.js';
 import { readFeatureVariations, type FeatureVariation } from './feature-variations.js';
 import { allGlyphs, type GlyphFilter, type Scope } from './glyph-map.js';

@@ -1,7 +1,7 @@
 // OpenType: GSUB and GPOS, packed
 
 import { Block, BlockStore, packBlocks, type Overflow } from '../bytes/blocks.js';
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 import type { DeltaSetMap } from './device.js';
 import { writeFeatureVariations } from './feature-variations.js';
 import type { KeptLayout } from './kept-layout.js';

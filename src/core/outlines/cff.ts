@@ -1,7 +1,7 @@
 // Adobe Technical Note 5176, Compact Font Format; OpenType: CFF and CFF2
 
 import { Reader } from '../bytes/reader.js';
-import type { DenseGlyphError } from '../errors.js';
+import type { DenseGlyphError } from '../../errors.js';
 import type { Font } from '../sfnt/font.js';
 import { cffStandardStrings, standardEncodingSid } from '../../data/cff-standard-strings.js';
 import { operator, readDict, readIndex, type CffDict, type CffIndex } from './cff-data.js';

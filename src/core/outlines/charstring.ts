@@ -1,6 +1,6 @@
 // Adobe Technical Note 5177, Type 2 Charstring Format; OpenType: CFF2 CharString Format
 
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 import type { CffIndex } from './cff-data.js';
 import { binaryOperators, unaryOperators } from './charstring-arithmetic.js';
 import { Pen } from './charstring-pen.js';

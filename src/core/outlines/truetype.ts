@@ -1,7 +1,7 @@
 // From CFF outlines to TrueType outlines. OpenType: glyf, loca, maxp, hmtx, post, gasp
 
 import { Writer } from '../bytes/writer.js';
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 import { fontOf, type Font } from '../sfnt/font.js';
 import * as glyf from '../tables/glyf.js';
 import * as head from '../tables/head.js';

@@ -1,7 +1,7 @@
 // OpenType: The OpenType Font File, "Font Collections"
 
 import { Reader } from '../bytes/reader.js';
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 import type { Font } from './font.js';
 import { readSfnt } from './read.js';
 

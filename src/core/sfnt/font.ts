@@ -1,5 +1,5 @@
 import { Reader } from '../bytes/reader.js';
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 
 /** The first four bytes of the sfnt file: which outlines it holds. */
 export type Flavour = 'truetype' | 'cff';

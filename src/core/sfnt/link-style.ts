@@ -1,6 +1,6 @@
 // OpenType: name, IDs 1, 2, 4, 16, 17, 21 and 22; OS/2, usWeightClass and fsSelection; head, macStyle
 
-import type { Slope } from '../css/face-style.js';
+import type { Slope } from '../face/style.js';
 import * as head from '../tables/head.js';
 import * as name from '../tables/name.js';
 import * as os2 from '../tables/os2.js';

@@ -1,7 +1,7 @@
 // OpenType: The OpenType Font File, "Table Directory"
 
 import { Reader } from '../bytes/reader.js';
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 import { Font, type Flavour } from './font.js';
 
 /** Real fonts stay under 60 tables; a count in the thousands is damage, not a font. */

@@ -1,30 +1,27 @@
 /**
  * From any font to a smaller one that draws the wanted text as the whole one does: `subsetFont`.
  */
-import { Reader } from '../bytes/reader.js';
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
+import type { Finding } from '../../findings.js';
 import { GlyphMap } from '../layout/glyph-map.js';
-import { markClass, readGdef, type Gdef } from '../layout/gdef.js';
+import { markClass, readGdef } from '../layout/gdef.js';
 import { readLayoutTable, type LayoutTable } from '../layout/layout-table.js';
 import { fontOf, type Font } from '../sfnt/font.js';
-import { cmap, fvar, glyf, head, hmtx, maxp, os2, post } from '../tables/index.js';
+import { cmap, head, hmtx, maxp } from '../tables/index.js';
 import { CodePointSet } from '../text/code-point-set.js';
 import { mappedCharacters } from '../text/mapped-characters.js';
-import { keptKern, kernsEverywhere } from '../layout/kern.js';
-import { keptCff } from './cff.js';
-import { keptCmap } from './character-map.js';
 import { companionsOf, shapingOf, textKindsOf } from './companions.js';
 import { isWantedFeature, type FeatureChoice } from './features.js';
 import { charactersOfGlyphs, fittedLetters, isFittedByLetters } from './fitted-letters.js';
 import { inOrder, type GlyphOrder } from './glyph-order.js';
-import { glyphsFor, mappingsFor, type Mapping } from './glyphs.js';
-import { keptBase, keptLayoutTables } from './layout.js';
-import { keptMetrics, keptVerticalOrigins } from './metrics.js';
+import { glyphsFor, mappingsFor } from './glyphs.js';
+import { keptLayoutTables } from './layout.js';
+import { keptMetrics } from './metrics.js';
 import { hasOwnSmallCapital } from './small-capitals.js';
-import { changesOf, damagedClassWords, damageWords, formsByMorx, leftOut } from './notes.js';
-import { keptName, keptOs2 } from './names.js';
-import { instructionTables, keptGlyf, keptMaxp } from './outlines.js';
-import { keptGvar, keptMetricVariations } from './variations.js';
+import { changesOf, damagedClasses, damages, formsByMorx } from './notes.js';
+import { keptGlyf } from './outlines.js';
+import { refuseUnknown, writeTables } from './tables.js';
+import { once } from './work.js';
 
 /** Characters that may be drawn. */
 export interface OptionalCharacters {
@@ -68,7 +65,7 @@ export interface Subset {
   /** What was left out and why, beyond glyphs, names and features. */
   dropped: string[];
   /** What a browser draws otherwise than with the whole font. */
-  changes: string[];
+  changes: Finding[];
 }
 
 /**
@@ -95,30 +92,18 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
   const order = inOrder(glyphs, options.glyphOrder ?? 'font', font, mappings);
   const map = new GlyphMap(order, font.table(maxp).numGlyphs);
   const gpos = readLayoutTable(font, 'GPOS', map);
-  const tables = new Map<string, Uint8Array>();
-  const dropped: string[] = [];
-  const features: string[] = [];
   const gdef = readGdef(font);
   const hasMarks = order.some((glyphId) => gdef?.glyphClasses?.get(glyphId) === markClass);
-  writeTables({
-    presenceMatters: kinds.marks || kinds.complex || kinds.rightToLeft || hasMarks,
-    font,
-    map,
-    hinted,
-    shortOutlines: options.shortOutlines === true,
-    mappings,
-    characters,
-    gsub,
-    gpos,
-    gdef,
-    isWanted,
-    tables,
-    dropped,
-    features,
-  });
-  const ordered = new Map(font.tags.flatMap((tag) => (tables.has(tag) ? [[tag, tables.get(tag)!]] : [])));
+  const presenceMatters = kinds.marks || kinds.complex || kinds.rightToLeft || hasMarks;
+  const layout = once(() =>
+    keptLayoutTables(font, map, { gsub, gpos, gdef, isWanted, presenceMatters, hinted }),
+  );
+  const outlines = once(() => keptGlyf(font, map, hinted, options.shortOutlines === true));
+  const metrics = once(() => keptMetrics(font, 'hhea', 'hmtx', map));
+  const work = { font, map, hinted, mappings, characters, gsub, gpos, isWanted, outlines, metrics, layout };
+  const { tables, dropped } = writeTables(work);
   return {
-    font: fontOf(font.flavour, ordered),
+    font: fontOf(font.flavour, tables),
     characters: {
       had,
       missing,
@@ -126,7 +111,7 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
       optional,
     },
     glyphs: { before: font.table(maxp).numGlyphs, after: map.size },
-    features: { kept: features, left: unwantedFeatures([gsub, gpos], isWanted) },
+    features: { kept: layout().features, left: unwantedFeatures([gsub, gpos], isWanted) },
     tables: font.tags
       .map((tag) => ({
         tag: tag.trim(),
@@ -135,7 +120,7 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
       }))
       .sort((a, b) => b.before - a.before),
     dropped,
-    changes: [...changesOf(font, tables), ...[gsub, gpos].flatMap(damageWords), ...damagedClassWords(gdef)],
+    changes: [...changesOf(font, tables), ...[gsub, gpos].flatMap(damages), ...damagedClasses(gdef)],
   };
 }
 
@@ -165,39 +150,6 @@ function closedOver(
     for (const character of more) characters.add(character);
     others.push(...more);
   }
-}
-
-/** Tables that name glyphs and aren't renumbered yet; without them the text would look different. */
-const refused: Readonly<Record<string, string>> = {
-  COLR: 'its glyphs have colours (COLR)',
-  'SVG ': 'its glyphs are pictures (SVG)',
-  CBDT: 'its glyphs are pictures (CBDT)',
-  sbix: 'its glyphs are pictures (sbix)',
-  CFF2: 'its outlines are variable CFF outlines (CFF2)',
-};
-
-function refuseUnknown(font: Font): void {
-  for (const [tag, reason] of Object.entries(refused)) {
-    if (!font.has(tag)) continue;
-    throw new DenseGlyphError('subset-impossible', `${reason}, which cannot be cut down yet`);
-  }
-  if (!font.has('glyf') && !font.has('CFF ')) {
-    throw new DenseGlyphError('subset-impossible', 'it has no outlines to cut down');
-  }
-  if (font.has('EBDT') && font.has('glyf') && !hasOutlines(font)) {
-    throw new DenseGlyphError(
-      'subset-impossible',
-      'its glyphs are bitmaps (EBDT), which cannot be cut down yet',
-    );
-  }
-}
-
-/** Fonts made of bitmaps have an outline for a missing glyph at most. */
-function hasOutlines(font: Font): boolean {
-  const { offsets } = font.table(glyf);
-  let drawn = 0;
-  for (let i = 1; i < offsets.length && drawn < 3; i++) if (offsets[i] > offsets[i - 1]) drawn++;
-  return drawn >= 3 || drawn >= offsets.length - 1;
 }
 
 function charactersOf(
@@ -247,104 +199,6 @@ function optionalOf(
     });
   }
   return [...found].sort((a, b) => a - b);
-}
-
-interface Work {
-  font: Font;
-  map: GlyphMap;
-  hinted: boolean;
-  shortOutlines: boolean;
-  mappings: readonly Mapping[];
-  characters: CodePointSet;
-  gsub: LayoutTable | undefined;
-  gpos: LayoutTable | undefined;
-  gdef: Gdef | undefined;
-  isWanted: (tag: string) => boolean;
-  presenceMatters: boolean;
-  tables: Map<string, Uint8Array>;
-  dropped: string[];
-  /** Tags of those that are left. */
-  features: string[];
-}
-
-/** Tables that hold no glyph numbers. */
-const carried = ['avar', 'STAT', 'MVAR', 'meta'];
-/** Tables whose loss nobody sees in a browser; no word is needed. */
-const silent = ['DSIG', 'FFTM', 'LTSH', 'VDMX', 'hdmx', 'PCLT', 'TTFA', 'GDEF', 'GPOS', 'GSUB', 'JSTF'];
-
-function writeTables(work: Work): void {
-  const { font, map, hinted, mappings, characters, tables, dropped } = work;
-  const put = (written: ReadonlyMap<string, Uint8Array>) => {
-    for (const [tag, bytes] of written) tables.set(tag, bytes);
-  };
-  if (font.has('glyf')) {
-    const { indexToLocFormat, tables: outlines } = keptGlyf(font, map, hinted, work.shortOutlines);
-    put(outlines);
-    tables.set(head.tag, head.serialise({ ...font.table(head), indexToLocFormat }));
-  } else {
-    tables.set('CFF ', keptCff(font, map, hinted));
-    tables.set(head.tag, font.bytesOf(head.tag));
-  }
-  tables.set(maxp.tag, keptMaxp(font, map, hinted));
-  tables.set(cmap.tag, keptCmap(font, mappings, characters, map));
-  put(keptMetrics(font, 'hhea', 'hmtx', map));
-  if (font.has('vhea') && font.has('vmtx')) put(keptMetrics(font, 'vhea', 'vmtx', map));
-  if (font.has('VORG')) tables.set('VORG', keptVerticalOrigins(font, map));
-  if (font.has(os2.tag)) tables.set(os2.tag, keptOs2(font, mappings));
-  if (font.has('name'))
-    tables.set(
-      'name',
-      keptName(
-        font,
-        [work.gsub, work.gpos].map((t) => onlyWanted(t, work.isWanted)),
-      ),
-    );
-  if (font.has(post.tag)) tables.set(post.tag, withoutNames(font));
-  const layout = keptLayoutTables(font, map, work);
-  put(layout.tables);
-  work.features.push(...layout.features);
-  if (font.has('BASE')) tables.set('BASE', keptBase(font));
-  keepKern(work);
-  for (const tag of carried) if (font.has(tag)) tables.set(tag, font.bytesOf(tag));
-  // Named instances are for the menus of other programs.
-  if (font.has(fvar.tag)) tables.set(fvar.tag, fvar.serialise({ ...font.table(fvar), instances: [] }));
-  if (font.has('gvar')) tables.set('gvar', keptGvar(font, map));
-  for (const tag of ['HVAR', 'VVAR'] as const)
-    if (font.has(tag)) tables.set(tag, keptMetricVariations(font, tag, map));
-  keepInstructions(work);
-  for (const tag of font.tags) {
-    if (!tables.has(tag) && !silent.includes(tag) && !instructionTables.includes(tag))
-      dropped.push(leftOut(tag));
-  }
-}
-
-function onlyWanted(
-  table: LayoutTable | undefined,
-  isWanted: (tag: string) => boolean,
-): LayoutTable | undefined {
-  return table && { ...table, features: table.features.filter(({ tag }) => isWanted(tag)) };
-}
-
-/** Version 3, without names: no browser needs them. */
-function withoutNames(font: Font): Uint8Array {
-  const table = post.parseWithoutNames(new Reader(font.bytesOf(post.tag), post.tag));
-  return post.serialise({ ...table, version: 0x00030000 });
-}
-
-/** Browsers read kern only where GPOS doesn't kern for the script at hand. */
-function keepKern({ font, map, gpos, isWanted, tables }: Work): void {
-  if (!font.has('kern') || !isWanted('kern') || (gpos && kernsEverywhere(gpos))) return;
-  const kern = keptKern(font, map);
-  if (kern) tables.set('kern', kern);
-}
-
-/** One range up to the largest size: greys at all sizes, smooth in both directions (gasp, version 1). */
-const smoothAtAllSizes = Uint8Array.of(0, 1, 0, 1, 0xff, 0xff, 0, 0x0a);
-
-function keepInstructions({ font, hinted, tables }: Work): void {
-  if (hinted) {
-    for (const tag of [...instructionTables, 'gasp']) if (font.has(tag)) tables.set(tag, font.bytesOf(tag));
-  } else if (font.has('gasp')) tables.set('gasp', smoothAtAllSizes);
 }
 
 function unwantedFeatures(

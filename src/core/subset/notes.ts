@@ -1,32 +1,31 @@
-/** What a subset says of itself: what was left out, and what a browser draws otherwise. */
+/** What a browser draws otherwise than with the whole font. */
+import { finding, type Finding } from '../../findings.js';
 import type { Gdef } from '../layout/gdef.js';
 import { overlongKernPairs } from '../layout/kern.js';
 import type { LayoutTable } from '../layout/layout-table.js';
 import type { Font } from '../sfnt/font.js';
 
 /** What damaged subtables mean for what is drawn. */
-export function damageWords(table: LayoutTable | undefined): string[] {
+export function damages(table: LayoutTable | undefined): Finding[] {
   const [damage] = table?.damages ?? [];
   if (!table || !damage) return [];
   const does = table.tag === 'GPOS' ? 'place' : 'form';
-  return [
-    `Browsers may ${does} glyphs otherwise: ${table.tag} is damaged (at byte ${damage.place.offset}: ${damage.reason}), and of the whole font they leave out the damaged part, as was done here, or all of ${table.tag}`,
-  ];
+  const message = `Browsers may ${does} glyphs otherwise: ${table.tag} is damaged (at byte ${damage.place.offset}: ${damage.reason}), and of the whole font they leave out the damaged part, as was done here, or all of ${table.tag}`;
+  return [finding('layout-damaged', message, damage.place)];
 }
 
 /** What damaged classes mean for marks. */
-export const damagedClassWords = ({ damage }: Partial<Gdef> = {}): string[] =>
-  damage
-    ? [
-        `Browsers may tell marks otherwise: GDEF is damaged (at byte ${damage.place.offset}: ${damage.reason}), and its classes were left out`,
-      ]
-    : [];
+export function damagedClasses({ damage }: Partial<Gdef> = {}): Finding[] {
+  if (!damage) return [];
+  const message = `Browsers may tell marks otherwise: GDEF is damaged (at byte ${damage.place.offset}: ${damage.reason}), and its classes were left out`;
+  return [finding('layout-damaged', message, damage.place)];
+}
 
 /** Whether substitutions stand in morx alone. */
 export const formsByMorx = (font: Font): boolean => font.has('morx') && !font.has('GSUB');
 
 /** @param tables of the subset */
-export function changesOf(font: Font, tables: ReadonlyMap<string, Uint8Array>): string[] {
+export function changesOf(font: Font, tables: ReadonlyMap<string, Uint8Array>): Finding[] {
   const changes: string[] = [];
   if (tables.has('kern') && overlongKernPairs(font) !== undefined) {
     changes.push(
@@ -49,23 +48,5 @@ export function changesOf(font: Font, tables: ReadonlyMap<string, Uint8Array>): 
       'Firefox and WebKitGTK form its glyphs by GSUB now, as others do: of the whole font they use Silf (Graphite)',
     );
   }
-  return changes;
+  return changes.map((message) => finding('shaped-otherwise', message));
 }
-
-const reasons: Readonly<Record<string, string>> = {
-  kern: 'kern: none of its pairs is left, or GPOS kerns in its place',
-  gasp: 'gasp: smoothing is on at all sizes without instructions',
-  morx: 'morx: GSUB does its work, where a font has it',
-  mort: 'mort: GSUB does its work in browsers',
-  kerx: 'kerx: GPOS and kern do its work',
-  trak: 'trak: Safari alone reads it',
-  feat: 'feat: it names what morx does',
-  prop: 'prop: it goes with morx',
-  Silf: 'Silf (Graphite): only Firefox and WebKitGTK form glyphs with it',
-  MATH: 'MATH: formulas in MathML need the whole font',
-  EBDT: 'EBDT: bitmaps for single sizes, which browsers replace by outlines',
-};
-
-/** Why a table was left out, with its name. */
-export const leftOut = (tag: string): string =>
-  reasons[tag] ?? `${tag.trim()}: not known to be read by a browser`;

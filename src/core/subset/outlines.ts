@@ -7,9 +7,6 @@ import type { Font } from '../sfnt/font.js';
 import { componentFlag, eachComponent } from '../tables/glyf-components.js';
 import { glyf, loca, maxp } from '../tables/index.js';
 
-/** Tables of instructions that glyphs share. */
-export const instructionTables = ['fpgm', 'prep', 'cvt ', 'cvar'];
-
 /**
  * glyf and loca, and the format of loca for head.
  *

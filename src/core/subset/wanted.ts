@@ -1,5 +1,5 @@
 import { CodePointSet } from '../text/code-point-set.js';
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 
 /**
  * Code points in the syntax of CSS `unicode-range`: `U+26, U+0-7F, U+4??`.

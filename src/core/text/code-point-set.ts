@@ -1,3 +1,5 @@
+import { unicodeRangeText } from './unicode-ranges.js';
+
 /** A set of Unicode code points, as one bit for each. */
 export class CodePointSet {
   private readonly words = new Uint32Array(0x110000 / 32);
@@ -22,6 +24,11 @@ export class CodePointSet {
     this.words[codePoint >>> 5] |= 1 << (codePoint & 31);
     this.used = Math.max(this.used, (codePoint >>> 5) + 1);
     this.size++;
+  }
+
+  /** As `unicode-range` writes it. */
+  toJSON(): string {
+    return unicodeRangeText(this.ranges());
   }
 
   has(codePoint: number): boolean {

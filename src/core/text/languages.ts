@@ -2,7 +2,7 @@
 
 import { currencySigns } from '../../data/currency-signs.js';
 import { exemplarSets, languageRows, type LanguageRow } from '../../data/languages.js';
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 import { CodePointSet, eachPackedRange } from './code-point-set.js';
 import type { ScriptCoverage } from './scripts.js';
 

@@ -1,5 +1,6 @@
+import type { Finding } from '../../findings.js';
 import { unicodeRangeText } from '../../core/text/unicode-ranges.js';
-import { rangeText, type FontDisplay, type Slope } from '../../core/css/index.js';
+import { rangeText, type FontDisplay, type Slope } from '../../core/face/index.js';
 import { sha256 } from '../digest.js';
 import type { MadeFace, MadeKit } from '../made.js';
 import type { Reach, ReachedFormat } from '../reach.js';
@@ -7,7 +8,7 @@ import { preloadsOf } from './head.js';
 
 /** kit.json: what is in the kit and why. */
 export interface Manifest {
-  manifestVersion: 1;
+  manifestVersion: 2;
   /** The version of dense-glyph that made the kit. */
   madeWith: string;
   /** The browsers to be served, what they need and what they lack. */
@@ -39,7 +40,8 @@ export interface ManifestFace {
   /** The font file that it was made from, relative to the config. */
   source: { path: string; bytes: number; sha256: string };
   parts: ManifestPart[];
-  notes: string[];
+  /** Where the source disagrees with itself or with the config. */
+  findings: Finding[];
 }
 
 export interface ManifestPart {
@@ -57,7 +59,7 @@ export interface ManifestPart {
   changed: string[];
 }
 
-export function manifestFile(kit: MadeKit, version: string): string {
+export function manifestOf(kit: MadeKit, version: string): Manifest {
   const families = kit.families.map(({ family, role, stack, faces }) => ({
     family,
     role,
@@ -65,8 +67,8 @@ export function manifestFile(kit: MadeKit, version: string): string {
     faces: faces.map((face) => manifestFace(face, kit.address.url ?? '')),
   }));
   const files = [...kit.files].sort(([a], [b]) => (a < b ? -1 : 1));
-  const manifest: Manifest = {
-    manifestVersion: 1,
+  return {
+    manifestVersion: 2,
     madeWith: version,
     reach: kit.reach,
     families,
@@ -75,11 +77,10 @@ export function manifestFile(kit: MadeKit, version: string): string {
       files.map(([path, bytes]) => [path, { bytes: bytes.length, sha256: sha256(bytes) }]),
     ),
   };
-  return `${JSON.stringify(manifest, null, 2)}\n`;
 }
 
 function manifestFace(face: MadeFace, base: string): ManifestFace {
-  const { weight, style, stretch, display, preload, preloadReason, source, part, older, notes } = face;
+  const { weight, style, stretch, display, preload, preloadReason, source, part, older, findings } = face;
   return {
     weight: rangeText(weight),
     style,
@@ -98,6 +99,6 @@ function manifestFace(face: MadeFace, base: string): ManifestFace {
       dropped: made.dropped,
       changed: made.changed,
     })),
-    notes,
+    findings,
   };
 }

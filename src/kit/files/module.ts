@@ -1,4 +1,4 @@
-import { fontFamilyList, rangeText } from '../../core/css/index.js';
+import { fontFamilyList, rangeText } from '../../core/face/index.js';
 import type { MadeKit } from '../made.js';
 import { headMarkup, preloadsOf } from './head.js';
 import { stylesheetFile } from './stylesheet.js';

@@ -1,8 +1,8 @@
 import escapeHtml from 'escape-html';
-import { rangeText } from '../../core/css/index.js';
+import { rangeText } from '../../core/face/index.js';
 import type { MadeFace, MadeFamily, MadeKit } from '../made.js';
 import { faceLabel } from '../plan.js';
-import { proofScript, proofStyle } from './proof-assets.js';
+import { script as pageScript, style as pageStyle } from '../../browser/built/proof.js';
 import { sampleTexts } from './sample-text.js';
 import { faceRule } from './stylesheet.js';
 
@@ -23,7 +23,7 @@ export function proofFile(kit: MadeKit): string {
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <title>Proof of the kit</title>
 <link rel="stylesheet" href="kit.css" id="kit">
-<style>${proofStyle}</style>
+<style>${pageStyle}</style>
 <header>
   <h1>Proof of the kit</h1>
   <p>${count(faces.length, 'face')}, ${kilobytes(bytes)} in all; ${
@@ -35,7 +35,7 @@ export function proofFile(kit: MadeKit): string {
 <main>
 ${kit.families.map(familySection).join('\n')}
 </main>
-<script>${proofScript}</script>
+<script>${pageScript}</script>
 </html>
 `;
 }
@@ -68,7 +68,7 @@ function shownWeights({ weight: [low, high] }: MadeFace): number[] {
 }
 
 function faceArticle(face: MadeFace, role: string): string {
-  const { family, weight, style, part, source, preloadReason, preload, notes } = face;
+  const { family, weight, style, part, source, preloadReason, preload, findings } = face;
   const weights = shownWeights(face);
   const shown = weights.includes(400) ? 400 : weights[0];
   const [sample, ...others] = sampleTexts(part.characters);
@@ -93,7 +93,7 @@ function faceArticle(face: MadeFace, role: string): string {
     <dt>File</dt><dd><code>${escapeHtml(part.file)}</code></dd>
     <dt>Bytes</dt><dd>${kilobytes(part.bytes.length)}, from ${kilobytes(source.size)} (${escapeHtml(source.path)})</dd>
     <dt>Preload</dt><dd>${preload ? 'yes' : 'no'}: ${escapeHtml(preloadReason)}</dd>
-    ${notes.map((note) => `<dt>Note</dt><dd>${escapeHtml(note)}</dd>`).join('')}
+    ${findings.map(({ message }) => `<dt>Note</dt><dd>${escapeHtml(message)}</dd>`).join('')}
   </dl>
   <div class="drawn" style="${escapeHtml(css(shown))}">
     ${axis}<table class="waterfall">${rows}</table>

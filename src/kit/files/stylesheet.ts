@@ -1,5 +1,5 @@
 import { svgFontId } from '../../core/containers/index.js';
-import { fontFaceText, fontFamilyList, formatHints } from '../../core/css/index.js';
+import { fontFaceText, fontFamilyList, formatHints } from '../../core/face/index.js';
 import type { MadeFace, MadeKit } from '../made.js';
 import type { ReachedFormat } from '../reach.js';
 

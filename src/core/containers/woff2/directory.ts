@@ -2,7 +2,7 @@
 
 import type { Reader } from '../../bytes/reader.js';
 import type { Writer } from '../../bytes/writer.js';
-import { DenseGlyphError } from '../../errors.js';
+import { DenseGlyphError } from '../../../errors.js';
 import { maximumFonts } from '../../sfnt/collection.js';
 import type { Flavour } from '../../sfnt/font.js';
 import { flavourOf, maximumTables } from '../../sfnt/read.js';

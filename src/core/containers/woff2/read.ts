@@ -3,7 +3,7 @@
 import { brotliDecompressSync } from 'node:zlib';
 import { plainBytes } from '../../bytes/plain.js';
 import { Reader } from '../../bytes/reader.js';
-import { DenseGlyphError } from '../../errors.js';
+import { DenseGlyphError } from '../../../errors.js';
 import { fontOf } from '../../sfnt/font.js';
 import * as hhea from '../../tables/hhea.js';
 import { checkLength, droppedBlocks, maximumFontSize, readWoffStart, type OpenedFont } from '../formats.js';

@@ -1,0 +1,86 @@
+import { relative, resolve } from 'node:path';
+import { loadConfig } from '../config/load.js';
+import type { KitConfig } from '../config/schema.js';
+import { sourcesOf, type Source } from '../core/source/index.js';
+import { projectBrowsers } from '../io/browsers.js';
+import { fontPaths, licenceTextsFor, readFontFiles } from '../io/font-files.js';
+import { writeKitFolder } from '../io/kit-folder.js';
+import { processors } from '../io/processors.js';
+import type { KitAddress } from '../kit/made.js';
+import { makeKit } from '../kit/make.js';
+import type { Manifest } from '../kit/files/manifest.js';
+import { planKit } from '../kit/plan.js';
+import { reachOf } from '../kit/reach.js';
+import { version } from '../version.js';
+import type { OnProgress } from './progress.js';
+
+export interface BuildRequest {
+  /** What paths start from, and how they are shown. */
+  folder: string;
+  /** The config, where it isn't found from the folder upwards. */
+  config?: string | undefined;
+}
+
+export interface BuildResult {
+  buildVersion: 1;
+  /** The kit's folder, as the user would write it. */
+  folder: string;
+  /** False where the folder held the same already. */
+  changed: boolean;
+  manifest: Manifest;
+}
+
+/**
+ * Builds the kit that a config file describes and writes it.
+ *
+ * @throws DenseGlyphError, or AggregateError of them for several mistakes in the config
+ * @example const { manifest } = await build({ folder: process.cwd() });
+ */
+export async function build(request: BuildRequest, progress?: OnProgress): Promise<BuildResult> {
+  const { config, file, base } = await loadConfig(request.folder, request.config);
+  progress?.({ task: `building the kit of ${file}`, count: 0, total: 1 });
+  const { folder, ...built } = await buildKit(config, base);
+  return { buildVersion: 1, folder: relative(request.folder, folder) || folder, ...built };
+}
+
+/**
+ * Builds the kit of a config and writes it.
+ *
+ * @param base the folder that the paths in the config start from
+ * @returns the kit's folder, absolute, its manifest, and whether anything changed
+ * @throws DenseGlyphError
+ */
+export async function buildKit(
+  config: KitConfig,
+  base: string,
+): Promise<{ folder: string; changed: boolean; manifest: Manifest }> {
+  const sources: Source[][] = [];
+  for (const { files } of config.families) sources.push(await openSources(files, base));
+  const { files, manifest } = await makeKit({
+    plan: planKit(config, sources),
+    reach: reachOf(config.reach, config.reach ? undefined : projectBrowsers(base)),
+    address: addressOf(config, base),
+    version: version(),
+    processors: processors(),
+  });
+  const folder = resolve(base, config.output.folder);
+  return { folder, changed: await writeKitFolder(folder, files), manifest };
+}
+
+/** @param files font files, archives, folders or globs */
+async function openSources(files: readonly string[], base: string): Promise<Source[]> {
+  const sources: Source[] = [];
+  for (const path of await fontPaths(files, base)) {
+    for (const file of await readFontFiles(path, base)) {
+      sources.push(...sourcesOf(file, await licenceTextsFor(file, base)));
+    }
+  }
+  return sources;
+}
+
+function addressOf({ site, output }: KitConfig, base: string): KitAddress {
+  const root = resolve(base, site?.root ?? '.');
+  const fromRoot = `${relative(root, resolve(base, output.folder)).replaceAll('\\', '/')}/`;
+  const url = output.url;
+  return url === undefined ? { fromRoot } : { fromRoot, url: url.endsWith('/') ? url : `${url}/` };
+}

@@ -1,0 +1,3 @@
+/** What the build makes of `browser/proof`. */
+export declare const script: string;
+export declare const style: string;

@@ -1,0 +1,26 @@
+import type { Command } from 'commander';
+import { build } from '../../app/build.js';
+import { Reporter, type CommonOptions, type Terminal } from '../terminal.js';
+import { kitLines } from '../views/kit.js';
+
+interface BuildOptions extends CommonOptions {
+  config?: string;
+}
+
+export function configure(command: Command, terminal: Terminal): void {
+  command
+    .option('-c, --config <file>', 'the config, if it is not found from here upwards')
+    .addHelpText('after', '\nExample:\n  dense-glyph build --config dense-glyph.config.yaml\n')
+    .action(async (options: BuildOptions) => {
+      const reporter = new Reporter(terminal, options);
+      const request = { folder: terminal.folder, config: options.config };
+      const result = await build(request, reporter.onProgress);
+      const { manifest, folder, changed } = result;
+      reporter.result(result);
+      reporter.say(...kitLines(manifest, folder, changed), '');
+      reporter.say(
+        `Next  put ${folder}/kit.head.html into <head> of your pages,`,
+        `      and open ${folder}/proof.html to see every face.`,
+      );
+    });
+}

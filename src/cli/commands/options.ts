@@ -1,0 +1,23 @@
+import { fontFormats, type FontFormat } from '../../core/containers/index.js';
+import { DenseGlyphError } from '../../errors.js';
+
+/** Formats as --to names them: `woff2, woff`. @throws DenseGlyphError `call-invalid` */
+export function readFormats(text: string): FontFormat[] {
+  const wanted = text.split(',').map((name) => name.trim().toLowerCase().replace(/^\./, ''));
+  for (const name of wanted) {
+    if (fontFormats.includes(name as FontFormat)) continue;
+    throw new DenseGlyphError(
+      'call-invalid',
+      `--to: "${name}" is not a format`,
+      {},
+      `choose from ${fontFormats.join(', ')}`,
+    );
+  }
+  return [...new Set(wanted)] as FontFormat[];
+}
+
+/** Checked after misspelt options, which are the likelier mistake. */
+export function required(command: string, option: string, value: string | undefined): string {
+  if (value) return value;
+  throw new DenseGlyphError('call-invalid', `${option} is missing`, {}, `see dense-glyph ${command} --help`);
+}

@@ -1,0 +1,105 @@
+import colors from 'picocolors';
+import type { Manifest, ManifestFace } from '../../kit/index.js';
+import { count, kilobytes, share, table } from './words.js';
+
+const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
+const partBytes = (face: ManifestFace, format = 'woff2') =>
+  sum(face.parts.filter((part) => part.format === format).map(({ bytes }) => bytes));
+
+/** What a person wants to know of a kit: its faces, their bytes before and after, what is preloaded and why. */
+export function kitLines(manifest: Manifest, folder: string, changed: boolean): string[] {
+  const faces = manifest.families.flatMap(({ family, faces: list }) =>
+    list.map((face) => ({ family, face })),
+  );
+  const before = sum(faces.map(({ face }) => face.source.bytes));
+  const after = sum(faces.map(({ face }) => partBytes(face)));
+  const older = manifest.reach.formats.map(({ format }) => format).filter((format) => format !== 'woff2');
+  const rows = faces.map(({ family, face }) => {
+    const style = face.style === 'normal' ? '' : ` ${face.style}`;
+    return [
+      `${family} ${face.weight.replace(' ', '–')}${style}`,
+      kilobytes(face.source.bytes),
+      colors.bold(kilobytes(partBytes(face))),
+      share(partBytes(face), face.source.bytes),
+      ...older.map((format) => kilobytes(partBytes(face, format))),
+      face.preload ? `yes: ${face.preloadReason}` : 'no',
+    ];
+  });
+  const total = [
+    colors.dim(count(faces.length, 'face')),
+    kilobytes(before),
+    colors.bold(kilobytes(after)),
+    share(after, before),
+    ...older.map((format) => kilobytes(sum(faces.map(({ face }) => partBytes(face, format))))),
+  ];
+  const columns = [
+    { title: 'face' },
+    { title: 'before', align: 'right' as const },
+    { title: 'woff2', align: 'right' as const },
+    { title: '', align: 'right' as const },
+    ...older.map((title) => ({ title, align: 'right' as const })),
+    { title: 'preload' },
+  ];
+  const state = changed ? '' : ' (unchanged)';
+  const notes = [
+    ...faces.flatMap(({ family, face }) =>
+      face.findings.map(({ message }) => `${family}: ${face.source.path}: ${message}`),
+    ),
+    ...droppedNotes(faces.map(({ face }) => face)),
+    ...faces.flatMap(({ face }) =>
+      face.parts
+        .filter(({ changed }) => changed.length > 0)
+        .map(({ changed, format }) => `${face.source.path}: in ${format} ${changed.join(', ')}`),
+    ),
+  ];
+  return [
+    `${colors.bold('Kit')}   ${folder}${state}`,
+    '',
+    ...table(columns, [...rows, [...total, '']]),
+    ...reachLines(manifest),
+    ...(notes.length > 0 ? ['', ...notes.map((note) => `${colors.yellow('note')}  ${note}`)] : []),
+  ];
+}
+
+/** What parts leave out, said once for all faces and formats that share it. */
+function droppedNotes(faces: readonly ManifestFace[]): string[] {
+  const found = new Map<string, { formats: Set<string>; paths: Set<string> }>();
+  for (const { parts, source } of faces) {
+    for (const { dropped, format } of parts) {
+      for (const what of dropped) {
+        const known = found.get(what) ?? { formats: new Set(), paths: new Set() };
+        known.formats.add(format);
+        known.paths.add(source.path);
+        found.set(what, known);
+      }
+    }
+  }
+  return [...found].map(([what, { formats, paths }]) => {
+    const about = paths.size === faces.length && paths.size > 1 ? 'every face' : [...paths].join(', ');
+    return `${about}: ${[...formats].join(', ')} ${formats.size === 1 ? 'leaves' : 'leave'} out ${what}`;
+  });
+}
+
+/** Why there is more than WOFF2, and who does without; nothing where nobody asked for certain browsers. */
+function reachLines({ reach, families }: Manifest): string[] {
+  const { formats, lacking, without, query, askedBy } = reach;
+  if (askedBy === 'nobody') return [];
+  const older = formats.filter(({ format }) => format !== 'woff2');
+  const isVariable = families.some(({ faces }) => faces.some(({ weight }) => weight.includes(' ')));
+  const lines = [
+    `${query.join(', ')}: ${count(reach.browsers, 'browser version')}`,
+    ...older.map(({ format, browsers }) => `${format} is there for ${few(browsers)}`),
+    ...lacking
+      .filter(({ feature }) => feature !== 'unicode-range' && (isVariable || feature !== 'variable fonts'))
+      .map(({ feature, browsers, effect }) => `without ${feature}, ${effect}: ${few(browsers)}`),
+    ...(without.length > 0 ? [`no web fonts at all: ${few(without)}`] : []),
+  ];
+  const [first, ...rest] = lines;
+  return ['', `${colors.bold('Reach')} ${first}`, ...rest.map((line) => `      ${line}`)];
+}
+
+/** The first few of a list that can be long. */
+function few(items: readonly string[]): string {
+  const shown = items.slice(0, 3).join(', ');
+  return items.length > 3 ? `${shown} and ${items.length - 3} more` : shown;
+}

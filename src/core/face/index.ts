@@ -1,0 +1,11 @@
+/** What CSS sees of a font file, and the rules that declare it. */
+export { faceStyleOf, type FaceStyle, type Range, type Slope } from './style.js';
+export {
+  cssString,
+  fontFaceText,
+  fontFamilyList,
+  formatHints,
+  rangeText,
+  type FontDisplay,
+  type FontFaceRule,
+} from './font-face.js';

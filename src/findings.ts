@@ -1,0 +1,196 @@
+import type { Place } from './errors.js';
+
+/** `error`: something is drawn wrongly or not at all; `warning`: it may be; `note`: worth knowing. */
+export type Severity = 'error' | 'warning' | 'note';
+
+interface FindingKind {
+  severity: Severity;
+  /** What follows from it, and in which browsers; what a finding says itself comes first. */
+  effect: string;
+  /** What to do. */
+  advice: string;
+}
+
+const wrongWeightRule =
+  'a rule with the wrong font-weight makes every browser fake the bold, or draw the wrong weight; check it by eye';
+
+/** Everything that can be found; docs/findings.md lists it. */
+export const findingCodes = {
+  // What a font says of its style
+  'weight-class-invalid': {
+    severity: 'warning',
+    effect: 'browsers link faces by the font-weight of their rule, so state it there',
+    advice: 'state the weight in the rule or in the config',
+  },
+  'weight-disagrees': {
+    severity: 'warning',
+    effect: wrongWeightRule,
+    advice: 'look at the face beside the next one, and correct the weight in the rule where it is wrong',
+  },
+  'bold-bit-disagrees': {
+    severity: 'note',
+    effect: 'browsers go by the rule; installed copies found with local() may be another weight',
+    advice: 'leave local() out of the rule',
+  },
+  'italic-disagrees': {
+    severity: 'warning',
+    effect:
+      'a rule with the wrong font-style makes every browser slant the upright, or slant the italic twice',
+    advice: 'look at the face, and correct font-style in the rule where it is wrong',
+  },
+  'axis-excludes-default': {
+    severity: 'note',
+    effect: 'a font-weight outside the axis is drawn with its nearest end in every browser',
+    advice: 'ask for weights on the axis only',
+  },
+  'default-instance-disagrees': {
+    severity: 'note',
+    effect: 'browsers without variations (before 2018) draw the start of the axis for every weight',
+    advice: 'give those browsers a static file',
+  },
+  'italic-angle-disagrees': {
+    severity: 'warning',
+    effect: 'where a page asks for italic, every browser slants it once more',
+    advice: 'declare the face as italic',
+  },
+  // What its file name says
+  'file-name-format': {
+    severity: 'warning',
+    effect: 'browsers go by the content, but a format() hint or a server that follows the name misleads them',
+    advice: 'rename the file',
+  },
+  'file-name-weight': {
+    severity: 'warning',
+    effect: 'a rule written from the file name makes every browser fake the bold, or draw the wrong weight',
+    advice: 'write the rule from what the font says, or rename the file',
+  },
+  'file-name-style': {
+    severity: 'warning',
+    effect: 'text in this face stays upright in every browser',
+    advice: 'get the italic, or rename the file',
+  },
+  // What browsers accept
+  'tables-missing': {
+    severity: 'error',
+    effect: 'Chromium and Firefox refuse it and draw the fallback',
+    advice: 'get a complete file of the font',
+  },
+  'tables-empty': {
+    severity: 'error',
+    effect:
+      'Chromium and Firefox refuse the file and draw the fallback; what is made of it here leaves them out',
+    advice: 'convert the file before serving it',
+  },
+  'cff-name-invalid': {
+    severity: 'error',
+    effect:
+      'Chromium and Firefox refuse the file and draw the fallback; what is made of it here has hyphens there',
+    advice: 'convert the file before serving it',
+  },
+  'kern-too-long': {
+    severity: 'warning',
+    effect:
+      'Chromium and Firefox leave it out, Safari kerns with it; a subset with fewer pairs is kerned by all',
+    advice: 'cut the font down to the characters that the site needs',
+  },
+  'units-per-em-invalid': {
+    severity: 'error',
+    effect: 'Chromium, Firefox and WebKit refuse it and draw the fallback',
+    advice: 'get another file of the font',
+  },
+  'no-unicode-mapping': {
+    severity: 'error',
+    effect: 'letters show only where a page asks for the symbols’ codes; assistive technology reads nonsense',
+    advice: 'get a file that maps Unicode characters',
+  },
+  'space-missing': {
+    severity: 'warning',
+    effect: 'every browser takes the spaces between words from the fallback, in its width',
+    advice: 'get a file that has it, or set single signs with the font only',
+  },
+  'line-heights-differ': {
+    severity: 'warning',
+    effect: 'lines differ in height from system to system unless the stylesheet sets line-height',
+    advice: 'set line-height in the stylesheet',
+  },
+  // What several files draw
+  'same-style': {
+    severity: 'warning',
+    effect:
+      'of rules alike every browser takes the last; if one of the files is the bold, bold text is faked',
+    advice: 'ship one of them',
+  },
+  'copy-unused': {
+    severity: 'note',
+    effect: 'the file that has lost the least is taken',
+    advice: 'take the other files out of the config, or leave them',
+  },
+  'family-renamed': {
+    severity: 'note',
+    effect: 'pages ask for it by the name that the kit declares',
+    advice: 'nothing, if that is meant',
+  },
+  // What a subset draws otherwise
+  'shaped-otherwise': {
+    severity: 'warning',
+    effect: 'some browsers draw text otherwise than with the whole font',
+    advice: 'look at a page in those browsers, or serve the whole font',
+  },
+  'layout-damaged': {
+    severity: 'warning',
+    effect: 'browsers differ in what they do with damaged tables',
+    advice: 'get another file of the font',
+  },
+  // What a licence says
+  'embedding-restricted': {
+    severity: 'warning',
+    effect: 'its maker may object to it on a website',
+    advice: 'ask its maker for a licence for websites',
+  },
+  'subsetting-forbidden': {
+    severity: 'warning',
+    effect: 'its maker may object to a font that was cut down',
+    advice: 'ask its maker, or serve the whole font',
+  },
+  'name-reserved': {
+    severity: 'note',
+    effect: 'the name inside a font that was cut down may have to be another one',
+    advice: 'ask its owner, or give it another name',
+  },
+} as const satisfies Record<string, FindingKind>;
+
+export type FindingCode = keyof typeof findingCodes;
+
+/** Something that a person should know: what it is, what follows from it, what to do, and where. */
+export interface Finding {
+  code: FindingCode;
+  severity: Severity;
+  message: string;
+  effect: string;
+  advice: string;
+  place: Place;
+}
+
+/**
+ * @param code decides severity, and effect and advice where the finding has none of its own
+ * @param message what was found, without the place and without a full stop
+ */
+export function finding(
+  code: FindingCode,
+  message: string,
+  { effect, advice, ...place }: Place & Partial<Pick<Finding, 'effect' | 'advice'>> = {},
+): Finding {
+  const kind = findingCodes[code];
+  return {
+    code,
+    severity: kind.severity,
+    message,
+    effect: effect ?? kind.effect,
+    advice: advice ?? kind.advice,
+    place,
+  };
+}
+
+/** Findings with more of their place, for callers that know it. */
+export const placedIn = (findings: readonly Finding[], place: Place): Finding[] =>
+  findings.map((one) => ({ ...one, place: { ...place, ...one.place } }));

@@ -1,0 +1,36 @@
+import { cp, mkdir, mkdtemp, readdir } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { DenseGlyphError } from '../errors.js';
+import { writingFailed } from './write-whole.js';
+
+const sample = fileURLToPath(new URL('../../sample', import.meta.url));
+
+/**
+ * Copies the sample into a folder that is empty or new, so that nothing is written over.
+ *
+ * @param out where to, as the user wrote it; undefined for a temporary folder
+ * @param base what `out` starts from
+ * @returns the folder, absolute
+ * @throws DenseGlyphError `output-foreign`, `output-unwritable`
+ */
+export async function copySample(out: string | undefined, base: string): Promise<string> {
+  try {
+    const folder = out ? resolve(base, out) : await mkdtemp(join(tmpdir(), 'dense-glyph-demo-'));
+    const present = await readdir(folder).catch(() => []);
+    if (present.length > 0) {
+      throw new DenseGlyphError(
+        'output-foreign',
+        'the folder is not empty',
+        { file: out ?? folder },
+        'name a new folder',
+      );
+    }
+    await mkdir(folder, { recursive: true });
+    await cp(sample, folder, { recursive: true });
+    return folder;
+  } catch (cause) {
+    throw writingFailed(cause, out ?? tmpdir());
+  }
+}

@@ -1,0 +1,77 @@
+import { openFonts, writeFont, type FontFormat } from '../core/containers/index.js';
+import { inFile } from '../errors.js';
+import { finding, type Finding } from '../findings.js';
+import type { Font } from '../core/sfnt/font.js';
+import { forbidsSubsetting, licenceOf } from '../core/sfnt/licence.js';
+import { recogniseLicence } from '../core/sfnt/open-licences.js';
+import { subsetFont, type Subset, type SubsetOptions } from '../core/subset/index.js';
+import { smallestSubset } from '../core/subset/smallest.js';
+import type { CodePointSet } from '../core/text/code-point-set.js';
+
+/** One face to cut down. It is opened when its turn comes, as an opened WOFF2 takes several times its size. */
+export interface SubsetTask {
+  /** As the user would write it. */
+  path: string;
+  bytes: Uint8Array;
+  /** Which face of a collection, from 0. */
+  face: number;
+  formats: readonly FontFormat[];
+  characters: CodePointSet;
+  /** Kept where the face has them. */
+  optional: SubsetOptions['optional'];
+  features: SubsetOptions['features'];
+  hinting: 'keep' | 'drop';
+  /** Whether it is the only one; see `WriteOptions`. */
+  alone: boolean;
+  /** Whether to search longer for the smallest WOFF2. */
+  smallest: boolean;
+}
+
+export interface SubsetFile extends Omit<Subset, 'font'> {
+  outputs: { format: FontFormat; bytes: Uint8Array; dropped: string[] }[];
+  /** What the font's licence says against cutting it down, or against its use. */
+  legal: Finding[];
+}
+
+/** @throws DenseGlyphError with the file named */
+export async function makeSubset(task: SubsetTask): Promise<SubsetFile> {
+  return inFile(task.path, async () => {
+    const { font } = openFonts(task.bytes)[task.face];
+    const makeOne = task.smallest ? smallestSubset : subsetFont;
+    const { font: small, ...about } = await makeOne(font, {
+      characters: task.characters,
+      ...(task.optional ? { optional: task.optional } : {}),
+      hinting: task.hinting,
+      ...(task.features ? { features: task.features } : {}),
+    });
+    // While another thread compresses.
+    const [outputs, legal] = await Promise.all([
+      writeFormats(small, task),
+      Promise.resolve().then(() => legalFindings(font, task.path)),
+    ]);
+    return { ...about, outputs, legal };
+  });
+}
+
+async function writeFormats(font: Font, { formats, alone }: SubsetTask): Promise<SubsetFile['outputs']> {
+  const outputs: SubsetFile['outputs'] = [];
+  for (const format of formats) outputs.push({ format, ...(await writeFont(font, format, { alone })) });
+  return outputs;
+}
+
+function legalFindings(font: Font, file: string): Finding[] {
+  const { restricted, embedding, ...stated } = licenceOf(font);
+  const found: Finding[] = [];
+  if (restricted) found.push(finding('embedding-restricted', `the file allows ${embedding}`, { file }));
+  if (forbidsSubsetting(font)) {
+    const message = 'its licence bits forbid cutting it down (fsType, bit 8)';
+    found.push(finding('subsetting-forbidden', message, { file }));
+  }
+  const texts = [stated.licence, stated.licenceUrl, stated.copyright].filter((text) => text !== undefined);
+  const names = recogniseLicence(texts)?.reservedFontNames;
+  if (names) {
+    const message = `a font that was cut down may bear the reserved name ${names.join(', ')} only if its owner agrees (OFL, 3)`;
+    found.push(finding('name-reserved', message, { file }));
+  }
+  return found;
+}

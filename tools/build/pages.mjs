@@ -1,0 +1,33 @@
+// Scripts and styles of the pages that the program writes, each as a module with its text.
+import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { basename, join } from 'node:path';
+import terser from '@rollup/plugin-terser';
+import { rollup } from 'rollup';
+import { root } from './root.mjs';
+
+const built = join(root, 'src/browser/built');
+
+/** For each declaration in `src/browser/built` what is compiled of the folder of that name. */
+export async function bundlePages() {
+  const out = join(root, 'build/src/browser/built');
+  mkdirSync(out, { recursive: true });
+  for (const file of readdirSync(built)) {
+    const page = basename(file, '.d.ts');
+    const bundle = await rollup({
+      input: join(root, 'build/browser', page, 'main.js'),
+      onwarn: (warning) => {
+        throw new Error(warning.message);
+      },
+    });
+    const { output } = await bundle.generate({ format: 'iife', plugins: [terser()] });
+    await bundle.close();
+    const script = output[0].code.trim();
+    // It stands in a script element.
+    if (/<\/script|<!--/i.test(script)) throw new Error(`${page}: the script would end its element`);
+    const style = readFileSync(join(root, 'src/browser', page, 'style.css'), 'utf8');
+    writeFileSync(
+      join(out, `${page}.js`),
+      `export const script = ${JSON.stringify(script)};\nexport const style = ${JSON.stringify(style)};\n`,
+    );
+  }
+}

@@ -1,0 +1,83 @@
+// Takes the pictures in docs/screenshots from the demo data: pages in Chromium, terminal views in a window under Xvfb.
+// Needs Xvfb, xterm, xdotool and ImageMagick's import.
+import { execFileSync, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
+import { fileURLToPath, pathToFileURL } from 'node:url';
+import puppeteer from 'puppeteer-core';
+import { serveFolder } from '../build/src/rehearsal/serve.js';
+import { findBrowser } from './browsers.mjs';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const folder = mkdtempSync(join(tmpdir(), 'dense-glyph-shots-'));
+const program = join(root, 'dist/bin/dense-glyph.js');
+const pictures = join(root, 'docs/screenshots');
+
+async function terminal(name, command, rows) {
+  // Ctrl+C and the prompt are left out: the picture shows what the command says.
+  const script = join(folder, `${name}.sh`);
+  const shown = command.replace(`node ${program}`, 'dense-glyph');
+  writeFileSync(script, `cd ${folder}\nprintf '$ %s\\n' '${shown}'\n${command}\nsleep 30\n`);
+  const display = `:${90 + Math.floor(process.pid % 100)}`;
+  const server = spawn('Xvfb', [display, '-screen', '0', '1280x900x24'], { stdio: 'ignore' });
+  await pause(1500);
+  const look = ['-bg', '#10181e', '-fg', '#e6eaed', '-fa', 'Liberation Mono', '-fs', '11', '-b', '18', '+sb'];
+  const window = spawn('xterm', ['-geometry', `128x${rows}+0+0`, ...look, '-e', 'bash', script], {
+    stdio: 'ignore',
+    env: { ...process.env, DISPLAY: display, FORCE_COLOR: '1' },
+  });
+  await pause(7000);
+  const id = execFileSync('xdotool', ['search', '--class', 'xterm'], {
+    env: { ...process.env, DISPLAY: display },
+  });
+  const window1 = String(id).trim().split('\n').pop();
+  execFileSync('import', ['-window', window1, join(pictures, `${name}.png`)], {
+    env: { ...process.env, DISPLAY: display },
+  });
+  window.kill();
+  server.kill();
+  await pause(500);
+}
+
+async function pages() {
+  const plain = await serveFolder(join(root, 'sample/site'), 0);
+  const wired = await serveFolder(join(folder, 'ferries/site'), 0);
+  const browser = await puppeteer.launch({
+    executablePath: findBrowser('chromium'),
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  });
+  const page = await browser.newPage();
+  await page.setViewport({ width: 1280, height: 800 });
+  for (const [name, url] of [
+    ['specimen', pathToFileURL(join(folder, 'specimen.html')).href],
+    ['site-without', `${plain}/notices.html`],
+    ['site-with', `${wired}/notices.html`],
+    ['proof', `${wired}/type/proof.html`],
+  ]) {
+    await page.goto(url, { waitUntil: 'networkidle0' });
+    await page.evaluate('document.fonts.ready.then(() => undefined)');
+    await page.screenshot({ path: join(pictures, `${name}.png`) });
+  }
+  await browser.close();
+}
+
+try {
+  await terminal('demo', `node ${program} demo --out ferries`, 20);
+  await terminal('build', `node ${program} build --config ferries/dense-glyph.config.yaml`, 14);
+  await terminal('convert', `node ${program} convert ferries/fonts --to woff2,woff --out web`, 24);
+  await terminal('inspect', `node ${program} inspect ferries/fonts/FerrywakeSans-Variable.ttf --weigh`, 45);
+  await terminal('inspect-many', `node ${program} inspect ferries/fonts`, 40);
+  const variable = 'ferries/fonts/FerrywakeSans-VariableItalic.ttf';
+  await terminal(
+    'subset',
+    `node ${program} subset ferries/fonts/FerrywakeSans-Regular.ttf --chars-from ferries/site --languages el,cy --chars ж --out type`,
+    17,
+  );
+  execFileSync('node', [program, 'inspect', variable, '--page', 'specimen.html', '--quiet'], { cwd: folder });
+  await pages();
+} finally {
+  rmSync(folder, { recursive: true, force: true });
+}
+process.exit(0);
