@@ -11,6 +11,7 @@ export default tseslint.config(
       'src/data/languages.ts',
       'src/data/character-names.ts',
       'src/browser/built',
+      'test-support/data',
     ],
   },
   js.configs.recommended,
@@ -42,7 +43,13 @@ export default tseslint.config(
   {
     files: ['**/*.mjs', '**/*.cjs'],
     languageOptions: {
-      globals: { process: 'readonly', console: 'readonly', URL: 'readonly', module: 'writable' },
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        URL: 'readonly',
+        TextDecoder: 'readonly',
+        module: 'writable',
+      },
     },
   },
 );

@@ -2,7 +2,7 @@ import { basename, extname, join, relative, resolve } from 'node:path';
 import { isCollection, type FontFormat } from '../core/containers/index.js';
 import { chooseFaces, openFile, type NamedFile } from '../core/source/index.js';
 import type { FeatureChoice } from '../core/subset/features.js';
-import type { RequestedLanguage } from '../core/text/languages.js';
+import type { RequestedLanguage } from '../core/text/requested-language.js';
 import { inFile } from '../errors.js';
 import { fontPaths, readFontFiles } from '../io/font-files.js';
 import { processors } from '../io/processors.js';

@@ -1,6 +1,6 @@
 import { CodePointSet } from '../core/text/code-point-set.js';
-import type { RequestedLanguage } from '../core/text/languages.js';
-import { parseUnicodeRanges } from '../core/subset/wanted.js';
+import type { RequestedLanguage } from '../core/text/requested-language.js';
+import { parseUnicodeRanges } from '../core/text/parse-ranges.js';
 import { DenseGlyphError } from '../errors.js';
 import { readBytes, shownPath } from '../io/read.js';
 import type { PageDemand } from '../site/usage/page-demand.js';
@@ -14,8 +14,10 @@ export interface WantedText {
   charsFrom?: readonly string[] | undefined;
   /** As `unicode-range` writes them. */
   ranges?: string | undefined;
-  /** BCP 47. */
+  /** BCP 47: what websites in these languages are written with. */
   languages?: readonly string[] | undefined;
+  /** BCP 47: the least that these languages are written with. */
+  letters?: readonly string[] | undefined;
 }
 
 /** What that comes to. */
@@ -32,24 +34,24 @@ export interface Wanted {
 
 /** @throws DenseGlyphError `call-invalid` where nothing is asked for, `file-unreadable` */
 export async function wantedBy(text: WantedText, folder: string): Promise<Wanted> {
-  const languages = await languagesOf(text.languages ?? []);
+  const languages = await languagesOf(text);
   const texts = await readTexts(text, folder);
   const needed = CodePointSet.ofText(texts.text);
   for (const { letters } of languages) needed.addAll(letters);
   const asked = parseUnicodeRanges(text.ranges ?? '');
   for (const set of [needed, ...languages.map((language) => language.characters)]) asked.addAll(set);
   if (asked.size === 0) {
-    const advice = 'say what to keep with --chars, --chars-from, --ranges or --languages';
+    const advice = 'say what to keep with --chars, --chars-from, --ranges, --languages or --letters';
     throw new DenseGlyphError('call-invalid', 'no characters are asked for', {}, advice);
   }
   return { characters: asked, languages, needed, turnedOn: texts.features, besides: texts.besides };
 }
 
 /** What languages are written with takes a file that is only loaded where one is named. */
-async function languagesOf(tags: readonly string[]): Promise<RequestedLanguage[]> {
-  if (tags.length === 0) return [];
-  const { requestedLanguage } = await import('../core/text/languages.js');
-  return tags.map(requestedLanguage);
+async function languagesOf({ languages = [], letters = [] }: WantedText): Promise<RequestedLanguage[]> {
+  if (languages.length + letters.length === 0) return [];
+  const { lettersOfLanguage, requestedLanguage } = await import('../core/text/requested-language.js');
+  return [...languages.map(requestedLanguage), ...letters.map(lettersOfLanguage)];
 }
 
 /** The text of the call and of the files that it names, and what pages among them ask for besides. */

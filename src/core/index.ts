@@ -28,9 +28,9 @@ export { subsetFont, type Subset, type SubsetOptions } from './subset/index.js';
 export { smallestSubset } from './subset/smallest.js';
 export { glyphOrders, type GlyphOrder } from './subset/glyph-order.js';
 export type { FeatureChoice } from './subset/features.js';
-export { parseUnicodeRanges } from './subset/wanted.js';
+export { parseUnicodeRanges } from './text/parse-ranges.js';
 export { CodePointSet } from './text/code-point-set.js';
-export { requestedLanguage, type RequestedLanguage } from './text/languages.js';
+export { lettersOfLanguage, requestedLanguage, type RequestedLanguage } from './text/requested-language.js';
 export { licenceOf, type StatedLicence } from './sfnt/licence.js';
 export { recogniseLicence, type RecognisedLicence } from './sfnt/open-licences.js';
 export {

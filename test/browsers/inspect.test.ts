@@ -8,7 +8,7 @@ import { inspectFont } from '#src/core/inspection/index.js';
 import { fontOf, type Font } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
 import { subsetFont } from '#src/core/subset/index.js';
-import { parseUnicodeRanges } from '#src/core/subset/wanted.js';
+import { parseUnicodeRanges } from '#src/core/text/parse-ranges.js';
 import { head, hhea, maxp, os2 } from '#src/core/tables/index.js';
 import { cli } from '../../test-support/cli.js';
 import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';

@@ -3,7 +3,7 @@ import { readCff } from '#src/core/outlines/cff.js';
 import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
 import { fontOf, type Font } from '#src/core/sfnt/font.js';
 import { subsetFont, type SubsetOptions } from '#src/core/subset/index.js';
-import { parseUnicodeRanges } from '#src/core/subset/wanted.js';
+import { parseUnicodeRanges } from '#src/core/text/parse-ranges.js';
 import { cmap } from '#src/core/tables/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { buildCff, charstring } from '../../test-support/cff.js';

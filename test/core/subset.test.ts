@@ -16,7 +16,7 @@ import { glyphOrders } from '#src/core/subset/glyph-order.js';
 import { glyphsFor, mappingsFor } from '#src/core/subset/glyphs.js';
 import { subsetFont, type SubsetOptions } from '#src/core/subset/index.js';
 import { smallestSubset } from '#src/core/subset/smallest.js';
-import { parseUnicodeRanges } from '#src/core/subset/wanted.js';
+import { parseUnicodeRanges } from '#src/core/text/parse-ranges.js';
 import { cmap, glyf, head, hmtx, maxp, name, os2 } from '#src/core/tables/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { buildFont, damagedPairs, overlongKern, withLongOutlines, words } from '../../test-support/fonts.js';

@@ -10,7 +10,7 @@ import { parseArgs } from 'node:util';
 import { openFont, writeFont } from '#src/core/containers/index.js';
 import { layoutListsOf } from '#src/core/layout/feature-list.js';
 import { subsetFont } from '#src/core/subset/index.js';
-import { parseUnicodeRanges } from '#src/core/subset/wanted.js';
+import { parseUnicodeRanges } from '#src/core/text/parse-ranges.js';
 import { cmap } from '#src/core/tables/index.js';
 import type { CodePointSet } from '#src/core/text/code-point-set.js';
 import { availableEngines } from '../../test-support/engines.js';

@@ -4,7 +4,7 @@ import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
 import type { Font } from '#src/core/sfnt/font.js';
 import { subsetFont } from '#src/core/subset/index.js';
 import { isWantedFeature, type FeatureChoice } from '#src/core/subset/features.js';
-import { parseUnicodeRanges } from '#src/core/subset/wanted.js';
+import { parseUnicodeRanges } from '#src/core/text/parse-ranges.js';
 import { cmap, fvar, hmtx } from '#src/core/tables/index.js';
 import { CodePointSet, eachPackedRange } from '#src/core/text/code-point-set.js';
 import { mappedCharacters } from '#src/core/text/mapped-characters.js';

@@ -9,6 +9,8 @@ const require = createRequire(import.meta.url);
 const folder = dirname(require.resolve('cldr-misc-full/package.json'));
 const { version } = require('cldr-misc-full/package.json');
 const { likelySubtags } = require('cldr-core/supplemental/likelySubtags.json').supplemental;
+const { territoryInfo } = require('cldr-core/supplemental/territoryInfo.json').supplemental;
+const { region: currencies } = require('cldr-core/supplemental/currencyData.json').supplemental.currencyData;
 const names = new Intl.DisplayNames('en', { type: 'language' });
 /** Scripts with two cases that pages use; Georgian capitals exist, but no text has them. */
 const cased = new Set(['Latn', 'Grek', 'Cyrl', 'Armn', 'Adlm', 'Osge', 'Cher', 'Dsrt', 'Copt', 'Glag']);
@@ -50,6 +52,51 @@ function quotesOf(tag) {
   return Object.values(delimiters).flatMap((quote) => [...quote].map((c) => c.codePointAt(0)));
 }
 
+/** Regions where a language is official, by the tag that CLDR has there (`sr`, `az_Cyrl`), and the likely one. */
+function regionsOf(tag, script) {
+  const language = tag.split('-')[0];
+  const region = tag.split('-').find((subtag) => /^[A-Z]{2}$/.test(subtag));
+  if (region) return [region];
+  const likely = likelySubtags[tag] ?? likelySubtags[language] ?? '';
+  const official = Object.entries(territoryInfo).filter(([, { languagePopulation = {} }]) =>
+    [language, `${language}_${script}`].some((key) => languagePopulation[key]?._officialStatus),
+  );
+  return [...new Set([likely.split('-')[2], ...official.map(([code]) => code)].filter(Boolean))];
+}
+
+/** What the currencies of regions are written with, in the language itself: signs, or letters as in `zł`. */
+function currencyCharacters(tag, regions) {
+  const found = new Set();
+  for (const code of regions) {
+    const today = (currencies[code] ?? []).flatMap((entry) => Object.entries(entry));
+    for (const [currency, use] of today) {
+      if (use._to || use._tender === 'false') continue;
+      for (const currencyDisplay of ['symbol', 'narrowSymbol']) {
+        const format = new Intl.NumberFormat(tag, { style: 'currency', currency, currencyDisplay });
+        const { value } = format.formatToParts(1).find(({ type }) => type === 'currency');
+        for (const character of value) found.add(character.codePointAt(0));
+      }
+    }
+  }
+  return found;
+}
+
+/** Digits of the script itself, and those that it shares. */
+function digitsOf(script) {
+  const name = { Hans: 'Hani', Hant: 'Hani', Jpan: 'Hira', Kore: 'Hang' }[script] ?? script;
+  let pattern;
+  try {
+    pattern = new RegExp(`^(?=\\p{Nd})\\p{Script_Extensions=${name}}$`, 'u');
+  } catch {
+    return [];
+  }
+  const found = [];
+  for (let c = 0; c <= 0x1ffff; c++) if (pattern.test(String.fromCodePoint(c))) found.push(c);
+  // Unicode counts these to no script.
+  return script === 'Arab' ? [...found, ...Array.from({ length: 10 }, (_, i) => 0x6f0 + i)] : found;
+}
+const digits = new Map();
+
 function scriptOf(tag) {
   const inTag = tag.split('-').find((subtag) => /^[A-Z][a-z]{3}$/.test(subtag));
   const likely = likelySubtags[tag] ?? likelySubtags[tag.split('-')[0]] ?? '';
@@ -58,11 +105,13 @@ function scriptOf(tag) {
 
 const sets = [];
 const index = new Map();
-const indexOf = (codePoints) => {
-  const text = packed(codePoints);
+const indexOf = (text) => {
   if (!index.has(text)) index.set(text, sets.push(text) - 1);
   return index.get(text);
 };
+
+/** Regions pay with other currencies; `currency-signs.ts` knows which. */
+const sameButForSigns = (a, b) => a.slice(0, 4).join() === b.slice(0, 4).join();
 
 const languages = new Map();
 for (const tag of readdirSync(join(folder, 'main')).sort((a, b) => a.length - b.length || (a < b ? -1 : 1))) {
@@ -82,16 +131,24 @@ for (const tag of readdirSync(join(folder, 'main')).sort((a, b) => a.length - b.
     codePointsOf(characters[key] ?? '[]'),
   );
   for (const quote of quotesOf(tag)) punctuation.add(quote);
-  const row = [main, auxiliary, punctuation, numbersOf];
-  const numbers = row.map(indexOf);
+  const signs = new Set(
+    ['numbers-auxiliary', 'punctuation-auxiliary', 'punctuation-person'].flatMap((key) => [
+      ...codePointsOf(characters[key] ?? '[]'),
+    ]),
+  );
+  if (!digits.has(script)) digits.set(script, digitsOf(script));
+  for (const digit of digits.get(script)) signs.add(digit);
+  for (const sign of currencyCharacters(tag, regionsOf(tag, script))) signs.add(sign);
+  const row = [main, auxiliary, punctuation, numbersOf, signs];
+  const texts = row.map(packed);
   // A variant that is written like its parent adds nothing.
   const parents = tag
     .split('-')
     .map((_, i, all) => all.slice(0, -i || undefined).join('-'))
     .slice(1);
   const parent = parents.map((p) => languages.get(p)).find(Boolean);
-  if (parent && parent.script === script && parent.numbers.join() === numbers.join()) continue;
-  languages.set(tag, { name: names.of(tag), script, numbers });
+  if (parent && parent.script === script && sameButForSigns(parent.texts, texts)) continue;
+  languages.set(tag, { name: names.of(tag), script, texts, numbers: texts.map(indexOf) });
 }
 const rows = [...languages]
   .sort(([a], [b]) => (a < b ? -1 : 1))
@@ -101,7 +158,8 @@ const rows = [...languages]
   );
 const text = `/**
  * CLDR ${version}: what languages are written with. Each row: the BCP 47 tag, the name in English, the ISO 15924 code of the script, and
- * the numbers of four sets in \`exemplarSets\`: main (capitals included), auxiliary, punctuation with quotation marks, numbers. Variants that are written
+ * the numbers of five sets in \`exemplarSets\`: main (capitals included), auxiliary, punctuation with quotation marks, numbers, and other signs: rarer
+ * punctuation, digits of the script, currencies of the regions where the language is official. Variants that are written
  * like the language they vary are left out. Made by tools/data/languages.mjs.
  */
 export type LanguageRow = readonly [
@@ -112,6 +170,7 @@ export type LanguageRow = readonly [
   auxiliary: number,
   punctuation: number,
   numbers: number,
+  signs: number,
 ];
 
 export const languageRows: readonly LanguageRow[] = [

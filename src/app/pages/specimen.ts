@@ -138,7 +138,7 @@ function facts(font: InspectedFont): [term: string, html: string][] {
       'Scripts',
       font.scripts.map(({ code, name, characters: count }) => `${name} (${code}) ${count}`).join(', '),
     ],
-    ['Languages', `${complete.length} complete: ${complete.join(', ')}`],
+    ['Languages', `${complete.length} with all main letters: ${complete.join(', ')}`],
     [
       'Lines',
       font.metrics.platforms

@@ -14,6 +14,7 @@ interface SubsetOptions extends CommonOptions {
   charsFrom?: string[];
   ranges?: string;
   languages?: string;
+  letters?: string;
   features?: string;
   hinting: string;
   smallest?: boolean;
@@ -30,7 +31,14 @@ export function configure(command: Command, terminal: Terminal): void {
       'keep those of text, HTML, Markdown or JSON files, or globs of them, what pages and their stylesheets draw besides, and the features that they turn on',
     )
     .option('--ranges <ranges>', 'keep these, as in U+20-7E, U+2019')
-    .option('--languages <tags>', 'keep what these languages are written with, as in en,el,sr-Latn')
+    .option(
+      '--languages <tags>',
+      'keep what websites in these languages are written with, as in en,el,sr-Latn',
+    )
+    .option(
+      '--letters <tags>',
+      'keep only the letters, digits and punctuation of these languages: less, but names and loan words may lack some',
+    )
     .option(
       '--features <tags>',
       'besides those that browsers apply and pages turn on; -liga leaves one out, all keeps all',
@@ -61,6 +69,7 @@ async function run(fonts: string[], options: SubsetOptions, terminal: Terminal):
     charsFrom: options.charsFrom,
     ranges: options.ranges,
     languages: tagsIn(options.languages ?? ''),
+    letters: tagsIn(options.letters ?? ''),
     features: readFeatures(options.features),
     hinting: readHinting(options.hinting),
     smallest: options.smallest === true,

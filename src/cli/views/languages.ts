@@ -31,7 +31,7 @@ export function languageItems(languages: readonly LanguageCoverage[]): string[][
   const more = complete.length - names.length;
   return [
     [
-      `${complete.length} complete${names.length > 0 ? ':' : ''}`,
+      `${complete.length} with all main letters${names.length > 0 ? ':' : ''}`,
       ...listed(names),
       ...(more > 0 ? [`and ${more} more`] : []),
     ],

@@ -15,8 +15,10 @@ export function subsetLines(result: SubsetResult, terminal: Terminal, nameOf: Ch
   const { subsets } = result;
   const width = Math.max(60, Math.min(terminal.columns, 120));
   const lines = sizeLines(subsets);
-  if (subsets.length === 1) return [...lines, '', ...detailLines(subsets[0], result, width, nameOf)];
-  return [...lines, '', ...summaryLines(result, width, nameOf)];
+  const asked = languageLines(result, width);
+  if (subsets.length === 1)
+    return [...lines, '', ...asked, ...detailLines(subsets[0], result, width, nameOf)];
+  return [...lines, '', ...asked, ...summaryLines(result, width, nameOf)];
 }
 
 function sizeLines(subsets: readonly CutFont[]): string[] {
@@ -195,15 +197,30 @@ function missingLines(
   nameOf: CharacterNames,
 ): string[] {
   const lines: string[] = [];
-  for (const { name, characters } of result.languages) {
-    const lacking = missing.filter((codePoint) => characters.has(codePoint));
+  const tell = (title: string, lacking: readonly number[]) => {
     if (lacking.length > 0)
-      lines.push(...row('', [`${name} lacks ${lacking.length}:`, ...characterItems(lacking, nameOf)], width));
+      lines.push(...row('', [...words(title), ...characterItems(lacking, nameOf)], width));
+  };
+  for (const { name, letters } of result.languages) {
+    const lacking = missing.filter((c) => letters.has(c));
+    tell(colors.yellow(`${name} lacks ${lacking.length} of its ${count(letters.size, 'letter')}:`), lacking);
   }
-  const left = missing.filter((c) => !result.languages.some(({ characters }) => characters.has(c)));
-  if (left.length > 0)
-    lines.push(...row('', [`missing ${left.length}:`, ...characterItems(left, nameOf)], width));
+  const isLetter = (c: number) => result.languages.some(({ letters }) => letters.has(c));
+  const isOfLanguage = (c: number) => result.languages.some(({ characters }) => characters.has(c));
+  const rarer = missing.filter((c) => isOfLanguage(c) && !isLetter(c));
+  tell(`without ${rarer.length} rarer:`, rarer);
+  const others = missing.filter((c) => !isOfLanguage(c));
+  tell(`missing ${others.length}:`, others);
   return lines;
+}
+
+/** What languages came to. */
+function languageLines({ languages }: SubsetResult, width: number): string[] {
+  return languages.flatMap(({ name, letters, moreLetters, signs }, i) => {
+    const more = moreLetters.size > 0 ? `${moreLetters.size} more for names and loan words, ` : '';
+    const text = `${name}: ${count(letters.size, 'letter')}, ${more}${count(signs.size, 'sign')}`;
+    return row(i === 0 ? 'Languages' : '', words(text), width);
+  });
 }
 
 /** Each with its name, or many of them by themselves. */

@@ -18,6 +18,13 @@ export class CodePointSet {
     return set;
   }
 
+  /** @param text ranges as generated data holds them; see `eachPackedRange` */
+  static ofPacked(text: string): CodePointSet {
+    const set = new CodePointSet();
+    eachPackedRange(text, (first, last) => set.addRange(first, last));
+    return set;
+  }
+
   /** @param codePoint 0 to 0x10ffff; others are left out */
   add(codePoint: number): void {
     if (codePoint > 0x10ffff || this.has(codePoint)) return;

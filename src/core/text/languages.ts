@@ -1,9 +1,8 @@
 // CLDR (UTS 35, part 2: Exemplars)
 
-import { currencySigns } from '../../data/currency-signs.js';
-import { exemplarSets, languageRows, type LanguageRow } from '../../data/languages.js';
-import { DenseGlyphError } from '../../errors.js';
-import { CodePointSet, eachPackedRange } from './code-point-set.js';
+import { exemplarSets, languageRows } from '../../data/languages.js';
+import type { CodePointSet } from './code-point-set.js';
+import { eachPackedRange } from './code-point-set.js';
 import type { ScriptCoverage } from './scripts.js';
 
 /** How far a font covers what a language is written with. */
@@ -40,7 +39,7 @@ export function languagesOf(
   const list = (set: number) => (lists[set] ??= missingIn(exemplarSets[set], characters));
   const present = new Set(scripts.map(({ code }) => code));
   for (const [tag, name, script, main, auxiliary, punctuation, numbers] of languageRows) {
-    if (!(writtenIn[script] ?? [script]).some((code) => present.has(code))) continue;
+    if (!scriptsWithin(script).some((code) => present.has(code))) continue;
     const { had, wanted } = (counts[main] ??= countOf(exemplarSets[main], characters));
     if (had === 0) continue;
     found.push({
@@ -68,99 +67,15 @@ export function languagesOf(
   return found.sort((a, b) => a.missingShare - b.missingShare || (a.name < b.name ? -1 : 1));
 }
 
-/** ISO 15924 codes for mixtures and variants, with the scripts that their characters belong to. */
+/** The scripts that characters of a mixture or a variant belong to, by ISO 15924 codes. */
+export const scriptsWithin = (script: string): readonly string[] => writtenIn[script] ?? [script];
+
 const writtenIn: Readonly<Record<string, readonly string[]>> = {
   Hans: ['Hani'],
   Hant: ['Hani'],
   Jpan: ['Hani', 'Hira', 'Kana'],
   Kore: ['Hang', 'Hani'],
 };
-
-/** A language as somebody asks for it. */
-export interface RequestedLanguage {
-  /** As it was written. */
-  tag: string;
-  name: string;
-  /** Letters with their capitals, digits, punctuation, quotation marks and the currency signs of its region. */
-  characters: CodePointSet;
-  /** Of these the letters, which no text does without. */
-  letters: CodePointSet;
-}
-
-/**
- * What a language is written with. Script and region count where they are given; else they are the likely ones.
- *
- * @param tag BCP 47: `el`, `sr-Latn`, `pt-BR`
- * @throws DenseGlyphError `call-invalid` for tags that are malformed, or that CLDR has no characters for
- */
-export function requestedLanguage(tag: string): RequestedLanguage {
-  const likely = likelyLocale(tag);
-  const row = likely && rowFor(likely);
-  if (!row) {
-    throw new DenseGlyphError(
-      'call-invalid',
-      `"${tag}" is not a language whose characters are known`,
-      {},
-      'write BCP 47 tags as in en, el or sr-Latn, or name the characters with --ranges',
-    );
-  }
-  const [, name, , main, , punctuation, numbers] = row;
-  const letters = new CodePointSet();
-  eachPackedRange(exemplarSets[main], (first, last) => letters.addRange(first, last));
-  const characters = new CodePointSet([space, noBreakSpace]);
-  characters.addAll(letters);
-  for (const set of [punctuation, numbers]) {
-    eachPackedRange(exemplarSets[set], (first, last) => characters.addRange(first, last));
-  }
-  for (const [sign, regions] of currencySigns) {
-    if (likely.region && regions.split(' ').includes(likely.region)) characters.add(sign.codePointAt(0)!);
-  }
-  return { tag, name, characters, letters };
-}
-
-const quotationMark = /(?!["'])\p{Quotation_Mark}/u;
-/** What browsers take where they know nothing of the language. */
-const usualMarks = '“”‘’';
-
-/**
- * The quotation marks that a language is written with.
- *
- * @param tag BCP 47; usual ones where it is unknown
- */
-export function quotationMarksOf(tag: string): string {
-  const likely = likelyLocale(tag);
-  const row = likely && rowFor(likely);
-  if (!row) return usualMarks;
-  const marks: string[] = [];
-  eachPackedRange(exemplarSets[row[5]], (first, last) => {
-    for (let c = first; c <= last; c++) marks.push(String.fromCodePoint(c));
-  });
-  return marks.filter((mark) => quotationMark.test(mark)).join('');
-}
-
-const space = 0x20;
-const noBreakSpace = 0xa0;
-
-function likelyLocale(tag: string): Intl.Locale | undefined {
-  try {
-    return new Intl.Locale(tag).maximize();
-  } catch {
-    return undefined;
-  }
-}
-
-/** The row of a language in the script that is asked for, that of its region first. */
-function rowFor({ language, script, region }: Intl.Locale): LanguageRow | undefined {
-  const inRegion = (subtags: (string | undefined)[]) => subtags.filter(Boolean).join('-');
-  const tags = [
-    inRegion([language, script, region]),
-    inRegion([language, region]),
-    inRegion([language, script]),
-    language,
-  ];
-  const rows = tags.map((tag) => languageRows.find(([other]) => other === tag));
-  return rows.find((row) => row !== undefined && (row[2] === script || !script));
-}
 
 interface Count {
   had: number;

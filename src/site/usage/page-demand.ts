@@ -127,7 +127,7 @@ class PageReader {
     for (const [path, declarations] of this.styles) this.useStyles(path, declarations, named.includes(path));
     await this.drawAttributes();
     if (this.quotes.size > 0) {
-      const { quotationMarksOf } = await import('../../core/text/languages.js');
+      const { quotationMarksOf } = await import('../../core/text/language-row.js');
       const marks = ['', ...this.languages].map(quotationMarksOf).join('');
       for (const file of this.quotes) this.draw('quotation marks', file, marks);
     }

@@ -1,4 +1,4 @@
-import { CodePointSet } from '../text/code-point-set.js';
+import { CodePointSet } from './code-point-set.js';
 import { DenseGlyphError } from '../../errors.js';
 
 /**
