@@ -180,6 +180,46 @@ const bombs: [name: string, font: () => Font, reason: string][] = [
   ],
 ];
 
+/**
+ * A GSUB whose lookups are all the same one, and whose subtables are. Its feature names each of them.
+ *
+ * @param subtable of LookupType `type`
+ */
+function sharedLookups(
+  font: Font,
+  lookups: number,
+  subtables: number,
+  type: number,
+  subtable: Uint8Array,
+): Font {
+  const featureList = 22;
+  const lookupList = featureList + 8 + 4 + lookups * 2;
+  const table = new Writer(300_000).uint16(1).uint16(0).uint16(10).uint16(featureList).uint16(0).uint16(1);
+  // The script's default language system lies where the list of features begins to be of no use to it.
+  table.tag('latn').uint16(8).uint16(0);
+  while (table.length < featureList) table.uint16(0);
+  table.uint16(1).tag('liga').uint16(8).uint16(0).uint16(lookups);
+  for (let i = 0; i < lookups; i++) table.uint16(i);
+  table.uint16(lookups);
+  const lookupAt = 2 + lookups * 2;
+  for (let i = 0; i < lookups; i++) table.uint16(lookupAt);
+  table.uint16(type).uint16(0).uint16(subtables);
+  for (let i = 0; i < subtables; i++) table.uint16(6 + subtables * 2);
+  const bytes = table.write(subtable).bytes();
+  new DataView(bytes.buffer, bytes.byteOffset).setUint16(8, lookupList);
+  return fontOf('truetype', font.tables().set('GSUB', bytes));
+}
+
+/** Single substitution, format 2: each of so many glyphs becomes the next one. */
+function singles(count: number): Uint8Array {
+  const writer = new Writer(count * 4 + 20)
+    .uint16(2)
+    .uint16(6 + count * 2)
+    .uint16(count);
+  for (let i = 0; i < count; i++) writer.uint16(i + 1);
+  return writer.uint16(2).uint16(1).uint16(1).uint16(count).uint16(0).bytes();
+}
+
 const files: [name: string, bytes: Uint8Array, mutate: typeof mutated][] = [
   ['TTF', writeSfnt(small), mutated],
   ['TTF with layout tables', writeSfnt(layout), mutated],
@@ -222,6 +262,22 @@ describe('hostile input', () => {
     }
     expect(process.memoryUsage().rss - before).toBeLessThan(bounds.memory);
     expect(results.refused).toBeGreaterThan(0);
+  });
+
+  test.each([
+    [24_000, 6000, 5000],
+    [30_000, 1, 100],
+    [2, 14_000, 14_000],
+  ])('%i lookups that are one, with %i subtables that are one', async (lookups, subtables, glyphs) => {
+    const hostile = sharedLookups(layout, lookups, subtables, 1, singles(glyphs));
+    const before = process.memoryUsage().rss;
+    await survive(0, async () => {
+      const { font } = subsetFont(openFont(writeSfnt(hostile)).font, {
+        characters: CodePointSet.ofText('Tide'),
+      });
+      await writeFont(font, 'woff2');
+    });
+    expect(process.memoryUsage().rss - before).toBeLessThan(bounds.memory);
   });
 
   test('each table, wherever the damage is', async () => {

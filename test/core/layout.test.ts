@@ -110,9 +110,18 @@ describe('packing', () => {
     const view = new DataView(bytes.buffer);
     [1, 0, 0, 0, 10].forEach((half, i) => view.setUint16(i * 2, half));
     view.setUint16(10, 29000);
-    for (let i = 0; i < 29000; i++) view.setUint16(12 + i * 2, 2);
+    for (let i = 0; i < 29000; i++) view.setUint16(12 + i * 2, 2 + (i % 5000) * 2);
     const table = readLayoutTable(fontOf('truetype', new Map([['GSUB', bytes]])), 'GSUB')!;
     expect(() => Array.from({ length: table.lookupCount }, (_, i) => table.lookupAt(i))).toThrow(/GSUB/);
+  });
+
+  test('of lookups that lie in one place the first is read, and the others are charged', () => {
+    const bytes = new Uint8Array(60000);
+    const view = new DataView(bytes.buffer);
+    [1, 0, 0, 0, 10, 20_000].forEach((half, i) => view.setUint16(i * 2, half));
+    for (let i = 0; i < 20_000; i++) view.setUint16(12 + i * 2, 50_000);
+    const table = readLayoutTable(fontOf('truetype', new Map([['GSUB', bytes]])), 'GSUB')!;
+    expect(table.lookupAt(1)).toBe(table.lookupAt(0));
   });
 });
 

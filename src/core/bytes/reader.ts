@@ -64,6 +64,11 @@ export class Reader {
     return this.allowance < 0;
   }
 
+  /** Bytes that may still be read. */
+  get allowed(): number {
+    return this.allowance;
+  }
+
   /** Counts memory that a few bytes stand for against what `limitReadings` allows. */
   charge(bytes: number): void {
     this.allowance -= bytes;

@@ -134,10 +134,16 @@ function keptLookups(
   isWanted: (tag: string) => boolean,
 ): Map<number, Lookup> {
   const lookups = new Map<number, Lookup>();
+  // Lookups may share their subtables.
+  const known = new Map<Subtable, Subtable | undefined>();
+  const keptOnce = (subtable: Subtable) => {
+    if (!known.has(subtable)) known.set(subtable, keptSubtable(subtable, map));
+    return known.get(subtable);
+  };
   const within = lookupsWithin(table, lookupsOfFeatures(table, isWanted));
   for (const index of [...within].sort((a, b) => a - b)) {
     const lookup = table.lookupAt(index);
-    const subtables = lookup.subtables.flatMap((subtable) => keptSubtable(subtable, map) ?? []);
+    const subtables = lookup.subtables.flatMap((subtable) => keptOnce(subtable) ?? []);
     if (subtables.length > 0) lookups.set(index, { ...lookup, subtables: withoutIdleEnd(subtables) });
   }
   // What only decides that other lookups apply goes with them.

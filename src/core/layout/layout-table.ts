@@ -1,6 +1,7 @@
 // OpenType Layout Common Table Formats: the headers of GSUB and GPOS, Script, Feature and Lookup Lists
 
 import { Reader } from '../bytes/reader.js';
+import { readOnce } from '../bytes/read-once.js';
 import { DenseGlyphError } from '../../errors.js';
 import type { Font } from '../sfnt/font.js';
 import { readFeatureVariations, type FeatureVariation } from './feature-variations.js';
@@ -93,15 +94,15 @@ export function readLayoutTable(
   const variations = minorVersion >= 1 ? reader.uint32() : 0;
   const lookupOffsets =
     lookupList === 0 ? new Uint16Array() : reader.seek(lookupList).uint16Array(reader.uint16());
-  const lookups: Lookup[] = [];
   const damages: DenseGlyphError[] = [];
+  const lookups: Lookup[] = [];
+  const read = readOnce(reader, (at) => readLookup(reader, at, tag, scope, damages));
   return {
     tag,
     scripts: scriptList === 0 ? [] : readScripts(reader, scriptList),
     features: featureList === 0 ? [] : readFeatures(reader, featureList),
     lookupCount: lookupOffsets.length,
-    lookupAt: (index) =>
-      (lookups[index] ??= readLookup(reader, lookupList + (lookupOffsets[index] ?? 0), tag, scope, damages)),
+    lookupAt: (index) => (lookups[index] ??= read(lookupList + (lookupOffsets[index] ?? 0))),
     damages,
     featureVariations: variations === 0 ? [] : readFeatureVariations(reader, variations),
   };
@@ -186,7 +187,8 @@ function readLookup(
     return subtable;
   };
   const subtables: Subtable[] = [];
-  for (const offset of offsets) {
+  // A subtable that is listed twice says nothing the second time.
+  for (const offset of new Set(offsets)) {
     try {
       subtables.push(read(offset));
     } catch (cause) {

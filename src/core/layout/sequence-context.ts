@@ -1,6 +1,7 @@
 // OpenType Layout Common Table Formats: Sequence Context and Chained Sequence Context (GSUB 5 and 6, GPOS 7 and 8)
 
 import { Block, type BlockStore } from '../bytes/blocks.js';
+import { readOnce } from '../bytes/read-once.js';
 import type { Reader } from '../bytes/reader.js';
 import {
   keptClasses,
@@ -67,9 +68,12 @@ export function readContext(reader: Reader, start: number, chained: boolean): Se
   reader.seek(start + 4);
   const classAt = format === 1 ? [] : Array.from(reader.uint16Array(chained ? 3 : 1));
   const offsets = reader.uint16Array(reader.uint16());
-  const sets = Array.from(offsets, (offset) =>
-    offset === 0 ? [] : readRules(reader, start + offset, chained),
-  );
+  const ruleAt = readOnce(reader, (at) => readRule(reader, at, chained));
+  const setAt = readOnce(reader, (set) => {
+    const rules = reader.seek(set).uint16Array(reader.uint16());
+    return Array.from(rules, (offset) => ruleAt(set + offset));
+  });
+  const sets = Array.from(offsets, (offset) => (offset === 0 ? [] : setAt(start + offset)));
   if (format === 1) {
     const rules = new Map<number, SequenceRule[]>();
     coverage.forEach((glyph, i) => {
@@ -94,22 +98,19 @@ export function readContext(reader: Reader, start: number, chained: boolean): Se
   };
 }
 
-function readRules(reader: Reader, start: number, chained: boolean): SequenceRule[] {
-  const offsets = reader.seek(start).uint16Array(reader.uint16());
-  return Array.from(offsets, (offset): SequenceRule => {
-    reader.seek(start + offset);
-    const sequence = () => Array.from(reader.uint16Array(reader.uint16()));
-    if (chained) {
-      const backtrack = sequence();
-      const input = Array.from(reader.uint16Array(Math.max(0, reader.uint16() - 1)));
-      const lookahead = sequence();
-      return { backtrack, input, lookahead, lookups: readLookups(reader, reader.uint16()) };
-    }
-    const glyphCount = reader.uint16();
-    const lookupCount = reader.uint16();
-    const input = Array.from(reader.uint16Array(Math.max(0, glyphCount - 1)));
-    return { backtrack: [], input, lookahead: [], lookups: readLookups(reader, lookupCount) };
-  });
+function readRule(reader: Reader, start: number, chained: boolean): SequenceRule {
+  reader.seek(start);
+  const sequence = () => Array.from(reader.uint16Array(reader.uint16()));
+  if (chained) {
+    const backtrack = sequence();
+    const input = Array.from(reader.uint16Array(Math.max(0, reader.uint16() - 1)));
+    const lookahead = sequence();
+    return { backtrack, input, lookahead, lookups: readLookups(reader, reader.uint16()) };
+  }
+  const glyphCount = reader.uint16();
+  const lookupCount = reader.uint16();
+  const input = Array.from(reader.uint16Array(Math.max(0, glyphCount - 1)));
+  return { backtrack: [], input, lookahead: [], lookups: readLookups(reader, lookupCount) };
 }
 
 function readLookups(reader: Reader, count: number): SequenceLookup[] {
@@ -133,8 +134,9 @@ function readCoverageContext(reader: Reader, start: number, chained: boolean): C
     places = [[], Array.from(reader.uint16Array(glyphCount)), []];
     lookups = readLookups(reader, lookupCount);
   }
+  const coverageAt = readOnce(reader, (at) => readCoverage(reader, at));
   const [backtrack, input, lookahead] = places.map((list) =>
-    list.map((offset) => readCoverage(reader, start + offset)),
+    list.map((offset) => coverageAt(start + offset)),
   );
   return { kind: 'context', format: 3, chained, backtrack, input, lookahead, lookups };
 }

@@ -1,6 +1,7 @@
 // OpenType: GSUB, Glyph Substitution Table, lookup types 1 to 4 and 8
 
 import { Block, type BlockStore } from '../bytes/blocks.js';
+import { readOnce } from '../bytes/read-once.js';
 import type { Reader } from '../bytes/reader.js';
 import { ascending, readCoverage, writeCoverage, type Coverage } from './coverage.js';
 import type { GlyphMap } from './glyph-map.js';
@@ -100,9 +101,8 @@ function readSequences(reader: Reader, start: number): Map<number, readonly numb
   if (format !== 1) throw unknownFormat(reader, start, format);
   const coverage = readCoverage(reader, start + reader.uint16());
   const offsets = reader.seek(start + 4).uint16Array(reader.uint16());
-  return covered(coverage, (_, i) =>
-    i < offsets.length ? Array.from(reader.seek(start + offsets[i]).uint16Array(reader.uint16())) : undefined,
-  );
+  const sequenceAt = readOnce(reader, (at) => Array.from(reader.seek(at).uint16Array(reader.uint16())));
+  return covered(coverage, (_, i) => (i < offsets.length ? sequenceAt(start + offsets[i]) : undefined));
 }
 
 function readLigatures(reader: Reader, start: number): LigatureSubstitution {
@@ -110,15 +110,15 @@ function readLigatures(reader: Reader, start: number): LigatureSubstitution {
   if (format !== 1) throw unknownFormat(reader, start, format);
   const coverage = readCoverage(reader, start + reader.uint16());
   const sets = reader.seek(start + 4).uint16Array(reader.uint16());
-  const ligatures = covered(coverage, (_, i) => {
-    if (i >= sets.length) return undefined;
-    const set = start + sets[i];
-    const offsets = reader.seek(set).uint16Array(reader.uint16());
-    return Array.from(offsets, (offset): Ligature => {
-      const glyph = reader.seek(set + offset).uint16();
-      return { glyph, components: Array.from(reader.uint16Array(Math.max(0, reader.uint16() - 1))) };
-    });
+  const ligatureAt = readOnce(reader, (at): Ligature => {
+    const glyph = reader.seek(at).uint16();
+    return { glyph, components: Array.from(reader.uint16Array(Math.max(0, reader.uint16() - 1))) };
   });
+  const setAt = readOnce(reader, (set) => {
+    const offsets = reader.seek(set).uint16Array(reader.uint16());
+    return Array.from(offsets, (offset) => ligatureAt(set + offset));
+  });
+  const ligatures = covered(coverage, (_, i) => (i < sets.length ? setAt(start + sets[i]) : undefined));
   return { kind: 'ligature', ligatures };
 }
 

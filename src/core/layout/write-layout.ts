@@ -86,10 +86,16 @@ interface WrittenSubtables {
 function writeSubtables(layout: KeptLayout, options: LayoutWriteOptions): WrittenSubtables {
   const store = new BlockStore();
   const context: PositioningContext = { store, deltaSets: options.deltaSets, hinted: options.hinted };
+  // Lookups may share their subtables.
+  const [last, others] = [new Map<Subtable, Block>(), new Map<Subtable, Block>()];
   const subtables = layout.lookups.map((lookup) =>
-    lookup.subtables.map((subtable, i) =>
-      writeSubtable(subtable, i === lookup.subtables.length - 1, layout, context),
-    ),
+    lookup.subtables.map((subtable, i) => {
+      const isLast = i === lookup.subtables.length - 1;
+      const known = isLast ? last : others;
+      const block = known.get(subtable) ?? writeSubtable(subtable, isLast, layout, context);
+      known.set(subtable, block);
+      return block;
+    }),
   );
   return { store, subtables };
 }
