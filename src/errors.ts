@@ -28,6 +28,7 @@ export const errorCodes = {
   'face-missing': { kind: 'call', advice: 'add the file, or take the style out of the config' },
   'rights-missing': { kind: 'call', advice: 'state in "rights" who allows it, or choose another font' },
   'output-foreign': { kind: 'call', advice: 'choose another folder, or move those files away' },
+  'output-busy': { kind: 'output', advice: 'wait for it, or end it, and call again' },
   'output-unwritable': {
     kind: 'output',
     advice: 'check permissions and free space, or choose another place',

@@ -136,6 +136,11 @@ export const findingCodes = {
     effect: 'some browsers draw text otherwise than with the whole font',
     advice: 'look at a page in those browsers, or serve the whole font',
   },
+  'feature-missing': {
+    severity: 'warning',
+    effect: 'text is drawn without it',
+    advice: 'name one that the font has; inspect lists them',
+  },
   'layout-damaged': {
     severity: 'warning',
     effect: 'browsers differ in what they do with damaged tables',

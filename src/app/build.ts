@@ -1,8 +1,9 @@
-import { relative, resolve } from 'node:path';
+import { join, relative, resolve } from 'node:path';
 import { loadConfig } from '../config/load.js';
 import type { KitConfig } from '../config/schema.js';
 import { sourcesOf, type Source } from '../core/source/index.js';
 import { projectBrowsers } from '../io/browsers.js';
+import { temporaryState } from '../io/journal.js';
 import { fontPaths, licenceTextsFor, readFontFiles } from '../io/font-files.js';
 import { writeKitFolder } from '../io/kit-folder.js';
 import { processors } from '../io/processors.js';
@@ -12,7 +13,7 @@ import type { Manifest } from '../kit/files/manifest.js';
 import { planKit } from '../kit/plan.js';
 import { reachOf } from '../kit/reach.js';
 import { version } from '../version.js';
-import type { OnProgress } from './progress.js';
+import { Steps, type OnProgress } from './progress.js';
 
 export interface BuildRequest {
   /** What paths start from, and how they are shown. */
@@ -37,9 +38,8 @@ export interface BuildResult {
  * @example const { manifest } = await build({ folder: process.cwd() });
  */
 export async function build(request: BuildRequest, progress?: OnProgress): Promise<BuildResult> {
-  const { config, file, base } = await loadConfig(request.folder, request.config);
-  progress?.({ task: `building the kit of ${file}`, count: 0, total: 1 });
-  const { folder, ...built } = await buildKit(config, base);
+  const { config, base } = await loadConfig(request.folder, request.config);
+  const { folder, ...built } = await buildKit(config, base, progress);
   return { buildVersion: 1, folder: relative(request.folder, folder) || folder, ...built };
 }
 
@@ -53,18 +53,34 @@ export async function build(request: BuildRequest, progress?: OnProgress): Promi
 export async function buildKit(
   config: KitConfig,
   base: string,
+  progress?: OnProgress,
 ): Promise<{ folder: string; changed: boolean; manifest: Manifest }> {
   const sources: Source[][] = [];
   for (const { files } of config.families) sources.push(await openSources(files, base));
+  const plan = planKit(config, sources);
+  const faces = plan.families.flatMap((family) => family.faces);
+  const steps = new Steps(
+    'making the kit',
+    faces.map(({ source }) => source.size),
+    progress,
+  );
   const { files, manifest } = await makeKit({
-    plan: planKit(config, sources),
+    plan,
     reach: reachOf(config.reach, config.reach ? undefined : projectBrowsers(base)),
     address: addressOf(config, base),
     version: version(),
     processors: processors(),
+    begin: ({ source }) => steps.begin(source.path),
+    end: ({ source }) => steps.end(source.size),
   });
   const folder = resolve(base, config.output.folder);
-  return { folder, changed: await writeKitFolder(folder, files), manifest };
+  return { folder, changed: await writeKitFolder(folder, files, stateFolder(config, base)), manifest };
+}
+
+/** Beside the config, unless that is published: what isn't whole yet is no visitor's business. */
+function stateFolder({ site }: KitConfig, base: string): string {
+  const isPublished = !relative(resolve(base, site?.root ?? '.'), base).startsWith('..');
+  return isPublished ? temporaryState() : join(base, '.dense-glyph');
 }
 
 /** @param files font files, archives, folders or globs */

@@ -7,7 +7,8 @@ import { processors } from '../io/processors.js';
 import { sizeOfFile } from '../io/read.js';
 import { atOnce } from '../kit/at-once.js';
 import { takePaths, type TakenPaths } from './collisions.js';
-import type { OnProgress } from './progress.js';
+import { LicenceFiles } from './licence-files.js';
+import { Steps, type OnProgress } from './progress.js';
 
 export interface ConvertRequest {
   /** Font files, archives, folders or globs. */
@@ -28,6 +29,8 @@ export interface ConvertRequest {
 export interface ConvertResult {
   conversionVersion: 1;
   conversions: Conversion[];
+  /** Licence texts of archives that were written beside the fonts. */
+  licences: string[];
 }
 
 export interface Conversion {
@@ -72,16 +75,19 @@ export async function convert(request: ConvertRequest, progress?: OnProgress): P
     },
   };
   const taken: TakenPaths = new Map(paths.map((path) => [path, relative(folder, path) || path]));
-  let started = 0;
+  const licences = new LicenceFiles();
+  const steps = new Steps('converting', paths.map(sizeOfFile), progress);
   const made = await atOnce(
     paths,
     sizeOfFile,
     async (path) => {
       const item = relative(folder, path) || path;
-      progress?.({ task: '', count: ++started, total: paths.length, item });
+      steps.begin(item);
       const files = await readFontFiles(path, folder);
+      for (const { licenceTexts = [] } of files) licences.add(licenceTexts, path);
       const converted: Made[] = [];
       for (const file of files) converted.push(...(await convertFile(file, order)));
+      steps.end(sizeOfFile(path));
       return converted;
     },
     processors(),
@@ -99,6 +105,7 @@ export async function convert(request: ConvertRequest, progress?: OnProgress): P
   for (const { outputs } of conversions) {
     for (const { path, bytes } of outputs) writeWhole(path, bytes);
   }
+  const texts = licences.write(order.out);
   return {
     conversionVersion: 1,
     conversions: conversions.map(({ outputs, ...conversion }) => ({
@@ -109,6 +116,7 @@ export async function convert(request: ConvertRequest, progress?: OnProgress): P
         bytes: output.bytes.length,
       })),
     })),
+    licences: texts.map((path) => relative(folder, path) || path),
   };
 }
 

@@ -38,8 +38,7 @@ export interface DemoResult {
 export async function demo(request: DemoRequest, progress?: OnProgress): Promise<DemoResult> {
   const folder = await copySample(request.out, request.folder);
   const { config, base } = await loadConfig(folder, 'dense-glyph.config.yaml');
-  progress?.({ task: 'building the kit of the sample site', count: 0, total: 1 });
-  const { manifest, folder: kitFolder } = await buildKit(config, base);
+  const { manifest, folder: kitFolder } = await buildKit(config, base, progress);
   const site = join(folder, config.site.root);
   const pages = await linkPages(site, relative(site, kitFolder).replaceAll('\\', '/'), manifest.preloads);
   return { demoVersion: 1, folder, site, pages, kit: relative(folder, kitFolder), manifest };

@@ -1,15 +1,16 @@
 import { basename, relative, resolve } from 'node:path';
-import { writeFont } from '../core/containers/index.js';
+import { writeFont, type WriteOptions } from '../core/containers/index.js';
 import { familiesOf, inspectFont, type FamilyGrid } from '../core/inspection/index.js';
 import type { CoverageCache } from '../core/inspection/index.js';
-import { openFile, type NamedFile } from '../core/source/index.js';
-import { inFile } from '../errors.js';
+import { chooseFaces, openFile, type NamedFile, type OpenedFace } from '../core/source/index.js';
+import { DenseGlyphError, inFile } from '../errors.js';
 import { placedIn } from '../findings.js';
 import { fontPaths, licenceTextsFor, readFontFiles } from '../io/font-files.js';
+import { sizeOfFile } from '../io/read.js';
 import { processors } from '../io/processors.js';
 import { atOnce } from '../kit/at-once.js';
 import type { InspectedFont, InspectedSource } from './inspected-font.js';
-import type { OnProgress } from './progress.js';
+import { Steps, type OnProgress } from './progress.js';
 
 export interface InspectRequest {
   /** Font files, archives, folders or globs. */
@@ -20,14 +21,18 @@ export interface InspectRequest {
   config?: string | undefined;
   /** Whether to measure the size as WOFF2: of all fonts, where it is only one, or not. */
   weigh?: 'all' | 'single' | 'none';
-  /** A specimen page to write, which takes the sizes too. */
+  /** A specimen page to write. */
   page?: string | undefined;
+  /** Of collections only this face: its number from 1, or its name. */
+  face?: string | undefined;
 }
 
 export interface InspectResult {
   inspectVersion: 1;
   fonts: InspectedFont[];
   families: FamilyGrid[];
+  /** Bytes of the specimen page. */
+  pageBytes?: number;
 }
 
 /** What is told while it runs. */
@@ -48,12 +53,14 @@ export async function inspect(request: InspectRequest, events: InspectEvents = {
   const paths = await fontPaths(request.fonts, folder);
   const rights = request.config ? await statedRights(request.config, folder) : new Map<string, string>();
   const sources: InspectedSource[] = [];
-  for (const [i, path] of paths.entries()) {
-    events.progress?.({ task: '', count: i + 1, total: paths.length, item: relative(folder, path) || path });
+  const steps = new Steps('looking into fonts', paths.map(sizeOfFile), events.progress);
+  for (const path of paths) {
+    steps.begin(relative(folder, path) || path);
     for (const file of await readFontFiles(path, folder)) {
       const licenceTexts = await licenceTextsFor(file, folder);
-      sources.push(...inspectFile(file, licenceTexts, rights.get(path)));
+      sources.push(...inspectFile(file, request.face, licenceTexts, rights.get(path)));
     }
+    steps.end(sizeOfFile(path));
   }
   const result: InspectResult = {
     inspectVersion: 1,
@@ -61,12 +68,16 @@ export async function inspect(request: InspectRequest, events: InspectEvents = {
     families: familiesOf(sources.map(({ inspected: { path, face } }) => ({ path, face }))),
   };
   events.inspected?.(result);
-  const isWeighed = page !== undefined || weigh === 'all' || (weigh === 'single' && sources.length === 1);
+  const isWeighed = weigh === 'all' || (weigh === 'single' && sources.length === 1);
   const woff2 = isWeighed ? await weighed(sources, events.progress) : [];
   if (page !== undefined) {
+    refuseHuge(sources);
     const { specimenPage } = await import('./pages/specimen.js');
     const { writeWhole } = await import('../io/write-whole.js');
-    writeWhole(resolve(folder, page), specimenPage(sources, woff2, result.families));
+    const shown = isWeighed ? woff2 : await packed(sources, events.progress);
+    const html = new TextEncoder().encode(specimenPage(sources, shown, result.families));
+    writeWhole(resolve(folder, page), html);
+    result.pageBytes = html.length;
   }
   return result;
 }
@@ -74,6 +85,7 @@ export async function inspect(request: InspectRequest, events: InspectEvents = {
 /** One font, or each face of a collection. */
 function inspectFile(
   file: NamedFile,
+  wanted: string | undefined,
   licenceTexts: readonly NamedFile[],
   rights: string | undefined,
 ): InspectedSource[] {
@@ -82,7 +94,7 @@ function inspectFile(
   const texts = readable.map((text) => decoder.decode(text.bytes));
   const coverage: CoverageCache = new Map();
   return inFile(file.path, () =>
-    openFile(file).map((opened): InspectedSource => {
+    facesOf(file, wanted).map((opened): InspectedSource => {
       const { font, format, size, path, alone } = opened;
       const about = { licenceTexts: texts, coverage, ...(alone ? { fileName: basename(file.path) } : {}) };
       const { findings, ...inspection } = inspectFont(font, format, size, about);
@@ -98,18 +110,51 @@ function inspectFile(
   );
 }
 
+function facesOf(file: NamedFile, wanted: string | undefined): OpenedFace[] {
+  const faces = openFile(file);
+  return wanted === undefined || faces[0].alone ? faces : chooseFaces(faces, wanted);
+}
+
+/** Bytes of fonts that a page may hold; browsers take long over more, and so does writing it. */
+const mostPageBytes = 48e6;
+
+/** @throws DenseGlyphError `call-invalid` */
+function refuseHuge(sources: readonly InspectedSource[]): void {
+  const bytes = sources.reduce((sum, { inspected }) => sum + inspected.weight.file, 0);
+  if (bytes <= mostPageBytes) return;
+  const reason = `--page: the page would hold ${sources.length} fonts of ${(bytes / 1e6).toFixed(0)} MB together`;
+  const advice = 'name fewer fonts, or one face of a collection with --face';
+  throw new DenseGlyphError('call-invalid', reason, {}, advice);
+}
+
+/** The fonts as WOFF2 for looking at, which takes a tenth of the time. */
+function packed(sources: readonly InspectedSource[], progress?: OnProgress): Promise<Uint8Array[]> {
+  return asWoff2('packing the page', sources, { quick: true }, progress);
+}
+
 /** The fonts as WOFF2; their sizes are noted in what was found out about them. */
-function weighed(sources: readonly InspectedSource[], progress?: OnProgress): Promise<Uint8Array[]> {
-  let started = 0;
+async function weighed(sources: readonly InspectedSource[], progress?: OnProgress): Promise<Uint8Array[]> {
+  const files = await asWoff2('measuring WOFF2', sources, {}, progress);
+  for (const [i, { inspected }] of sources.entries()) inspected.woff2Bytes = files[i].length;
+  return files;
+}
+
+function asWoff2(
+  task: string,
+  sources: readonly InspectedSource[],
+  options: WriteOptions,
+  progress?: OnProgress,
+): Promise<Uint8Array[]> {
+  const sizeOf = ({ inspected }: InspectedSource) => inspected.weight.file;
+  const steps = new Steps(task, sources.map(sizeOf), progress);
   return atOnce(
     sources,
-    ({ inspected }) => inspected.weight.file,
+    sizeOf,
     ({ inspected, opened }) =>
       inFile(inspected.path, async () => {
-        const task = 'measuring WOFF2';
-        progress?.({ task, count: ++started, total: sources.length, item: inspected.path });
-        const { bytes } = await writeFont(opened.font, 'woff2');
-        inspected.woff2Bytes = bytes.length;
+        steps.begin(inspected.path);
+        const { bytes } = await writeFont(opened.font, 'woff2', options);
+        steps.end(inspected.weight.file);
         return bytes;
       }),
     processors(),

@@ -10,7 +10,8 @@ import { atOnce } from '../kit/at-once.js';
 import type { SubsetFile, SubsetTask } from '../kit/subset-file.js';
 import type { DrawnBesides, RequestedFeatures } from '../site/usage/styled-files.js';
 import { takePaths, type TakenPaths } from './collisions.js';
-import type { OnProgress } from './progress.js';
+import { LicenceFiles } from './licence-files.js';
+import { Steps, type OnProgress } from './progress.js';
 import { wantedBy, type WantedText } from './wanted-text.js';
 
 export interface SubsetRequest extends WantedText {
@@ -40,12 +41,14 @@ export interface SubsetResult {
   /** What pages draw besides their text. */
   besides: readonly DrawnBesides[];
   subsets: CutFont[];
+  /** Licence texts of archives, and long ones of fonts, that were written beside them. */
+  licences: string[];
   /** Whether a font lacks a character of the texts, or a letter of the languages. */
   fallsShort: boolean;
 }
 
 /** A face that was cut down. */
-export interface CutFont extends Omit<SubsetFile, 'outputs'> {
+export interface CutFont extends Omit<SubsetFile, 'outputs' | 'licenceText'> {
   /** As the user would write it. */
   input: string;
   inputBytes: number;
@@ -66,16 +69,20 @@ export async function subset(request: SubsetRequest, progress?: OnProgress): Pro
     formats,
     characters: wanted.characters,
     optional: wanted.besides,
+    marks: wanted.marks,
+    named: request.features === 'all' ? [] : (request.features?.keep ?? []),
     features: withRequested(request.features, wanted.turnedOn),
     hinting: request.hinting ?? 'drop',
     smallest: request.smallest === true,
   };
+  const licences = new LicenceFiles();
   const tasks: Omit<SubsetTask, 'alone'>[] = [];
   const made: { input: string; inputBytes: number; paths: string[] }[] = [];
   const fonts = await fontPaths(request.fonts, folder);
   const taken: TakenPaths = new Map(fonts.map((path) => [path, relative(folder, path) || path]));
   for (const path of fonts) {
     for (const file of await readFontFiles(path, folder)) {
+      licences.add(file.licenceTexts ?? [], path);
       for (const { name, face, ...input } of facesIn(file, request.face)) {
         tasks.push({ path: file.path, bytes: file.bytes, face, ...shared });
         const paths = formats.map((format) => join(out, `${name}.${format}`));
@@ -85,13 +92,18 @@ export async function subset(request: SubsetRequest, progress?: OnProgress): Pro
     }
   }
   const { makeSubset } = await import('../kit/subset-file.js');
-  let finished = 0;
+  const steps = new Steps(
+    'cutting down',
+    tasks.map(({ bytes }) => bytes.length),
+    progress,
+  );
   const subsets = await atOnce(
     tasks,
     ({ bytes }) => bytes.length,
     async (task) => {
+      steps.begin(task.path);
       const subset = await makeSubset({ ...task, alone: tasks.length === 1 });
-      progress?.({ task: '', count: ++finished, total: tasks.length });
+      steps.end(task.bytes.length);
       return subset;
     },
     processors(),
@@ -100,6 +112,11 @@ export async function subset(request: SubsetRequest, progress?: OnProgress): Pro
   for (const [i, { outputs }] of subsets.entries()) {
     for (const [k, { bytes }] of outputs.entries()) writeWhole(made[i].paths[k], bytes);
   }
+  for (const [i, { licenceText }] of subsets.entries()) {
+    if (licenceText !== undefined)
+      licences.addInner(licenceText, basename(made[i].paths[0], extname(made[i].paths[0])));
+  }
+  const texts = licences.write(out);
   return {
     subsetVersion: 1,
     wanted: wanted.characters.size,
@@ -107,7 +124,7 @@ export async function subset(request: SubsetRequest, progress?: OnProgress): Pro
     turnedOn: Object.fromEntries(wanted.turnedOn),
     besides: wanted.besides,
     subsets: made.map(({ paths, ...input }, i): CutFont => {
-      const { outputs, ...about } = subsets[i];
+      const { outputs, licenceText: _, ...about } = subsets[i];
       return {
         ...input,
         ...about,
@@ -119,6 +136,7 @@ export async function subset(request: SubsetRequest, progress?: OnProgress): Pro
         })),
       };
     }),
+    licences: texts.map((path) => relative(folder, path) || path),
     fallsShort: subsets.some(({ characters }) => characters.missing.some((c) => wanted.needed.has(c))),
   };
 }

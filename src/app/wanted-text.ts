@@ -26,6 +26,8 @@ export interface Wanted {
   languages: readonly RequestedLanguage[];
   /** Of these the letters of languages and what stands in texts; a font that lacks one falls short. */
   needed: CodePointSet;
+  /** Marks of the languages' letters, for text that comes taken apart. */
+  marks: CodePointSet;
   /** Features that pages turn on, with the files that do. */
   turnedOn: RequestedFeatures;
   /** What pages draw besides their text. */
@@ -44,7 +46,9 @@ export async function wantedBy(text: WantedText, folder: string): Promise<Wanted
     const advice = 'say what to keep with --chars, --chars-from, --ranges, --languages or --letters';
     throw new DenseGlyphError('call-invalid', 'no characters are asked for', {}, advice);
   }
-  return { characters: asked, languages, needed, turnedOn: texts.features, besides: texts.besides };
+  const marks = new CodePointSet();
+  for (const language of languages) marks.addAll(language.marks);
+  return { characters: asked, languages, needed, marks, turnedOn: texts.features, besides: texts.besides };
 }
 
 /** What languages are written with takes a file that is only loaded where one is named. */

@@ -2,6 +2,7 @@ import { Command, CommanderError } from 'commander';
 import { DenseGlyphError } from '../errors.js';
 import { version } from '../version.js';
 import { commands } from './commands/index.js';
+import { safeLine } from './safe-text.js';
 import type { Terminal } from './terminal.js';
 
 /** What the process says to its caller by its exit code. */
@@ -84,19 +85,27 @@ function report(cause: unknown, verbose: boolean, terminal: Terminal): number {
     if (cause.code === 'commander.help') return exitCodes.call;
     const [problem, ...suggestions] = cause.message.replace(/^error: /, '').split('\n');
     const hint = suggestions.join(' ').replace(/[()]/g, '').trim();
-    terminal.err(`dense-glyph: ${problem}; ${hint ? hint.toLowerCase() : 'see dense-glyph --help'}\n`);
+    terminal.err(
+      `dense-glyph: ${safeLine(problem)}; ${hint ? safeLine(hint.toLowerCase()) : 'see dense-glyph --help'}\n`,
+    );
     return exitCodes.call;
   }
   const causes: unknown[] = cause instanceof AggregateError ? cause.errors : [cause];
   let code: number = exitCodes.done;
   for (const one of causes) {
     code = Math.max(code, exitCodeOf(one));
-    const message = one instanceof Error ? one.message : String(one);
+    const message = safeLine(one instanceof Error ? one.message : String(one));
     const known = one instanceof DenseGlyphError;
     terminal.err(
       known ? `${message}\n` : `dense-glyph: ${message}; this is a fault of ours, please report it\n`,
     );
-    if (verbose && one instanceof Error) terminal.err(`${stacks(one)}\n`);
+    if (verbose && one instanceof Error)
+      terminal.err(
+        `${stacks(one)
+          .split('\n')
+          .map((line) => safeLine(line))
+          .join('\n')}\n`,
+      );
   }
   return code;
 }

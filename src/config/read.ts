@@ -20,8 +20,13 @@ export function readConfig(input: unknown, file: string): KitConfig {
     mistake('', 'holds no keys', 'start with output and families');
     throw new AggregateError(mistakes);
   }
-  checkKeys(input, configSchema, '', mistake);
-  const config = checkedValues(input, mistake);
+  const excess = excessOf(input);
+  if (excess) {
+    mistake('', excess, 'write what it repeats once, and only the keys that docs/config.md lists');
+    throw new AggregateError(mistakes);
+  }
+  const known = knownKeys(input, configSchema, '', mistake) as object;
+  const config = checkedValues(known, mistake);
   if (mistakes.length > 0 || !config) throw new AggregateError(mistakes);
   config.families.forEach(({ role }, i) => {
     const first = config.families.findIndex((family) => family.role === role);
@@ -30,6 +35,26 @@ export function readConfig(input: unknown, file: string): KitConfig {
   });
   if (mistakes.length > 0) throw new AggregateError(mistakes);
   return config;
+}
+
+/** A config of a hundred families has a tenth of it; aliases of YAML can make millions of a few lines. */
+const mostValues = 20_000;
+/** The keys go four levels deep. */
+const deepest = 16;
+
+/** What keeps a config from being read at all, in words: it contains itself, is too deep, or comes to too many values. */
+function excessOf(input: object): string | undefined {
+  const waiting: { value: unknown; depth: number }[] = [{ value: input, depth: 0 }];
+  let count = 0;
+  for (let next = waiting.pop(); next; next = waiting.pop()) {
+    if (next.depth > deepest) return `is more than ${deepest} levels deep, or contains itself`;
+    if (typeof next.value !== 'object' || next.value === null) continue;
+    for (const value of Object.values(next.value)) {
+      if (++count > mostValues) return `comes to more than ${mostValues} values`;
+      waiting.push({ value, depth: next.depth + 1 });
+    }
+  }
+  return undefined;
 }
 
 type Mistake = (path: string, reason: string, advice: string) => void;
@@ -53,13 +78,18 @@ function withoutPath({ message, path = '' }: ValidationError): string {
   return message.startsWith(`${path} `) ? message.slice(path.length + 1) : message;
 }
 
-/** Refuses keys that the schema doesn't know, and names the nearest that it does. */
-function checkKeys(value: unknown, target: AnyObjectSchema, path: string, mistake: Mistake): void {
-  if (typeof value !== 'object' || value === null) return;
+/**
+ * Refuses keys that the schema doesn't know, and names the nearest that it does.
+ *
+ * @returns the value without them, as the names of some mean something to every object
+ */
+function knownKeys(value: unknown, target: AnyObjectSchema, path: string, mistake: Mistake): unknown {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return value;
   const known = Object.keys(target.fields);
+  const kept: Record<string, unknown> = {};
   for (const [key, inner] of Object.entries(value)) {
     const here = path ? `${path}.${key}` : key;
-    if (!Object.hasOwn(target.fields, key)) {
+    if (!known.includes(key)) {
       if (Object.hasOwn(laterKeys, key))
         mistake(here, 'is not supported yet', `take it out: ${laterKeys[key]}`);
       else mistake(here, 'is not a known key', nearestAdvice(key, known));
@@ -67,11 +97,12 @@ function checkKeys(value: unknown, target: AnyObjectSchema, path: string, mistak
     }
     const field = target.fields[key] as ISchema<unknown>;
     const items = 'innerType' in field ? (field.innerType as ISchema<unknown> | undefined) : undefined;
-    if (isObjectSchema(field)) checkKeys(inner, field, here, mistake);
-    else if (isObjectSchema(items) && Array.isArray(inner)) {
-      inner.forEach((item, i) => checkKeys(item, items, `${here}[${i}]`, mistake));
-    }
+    if (isObjectSchema(field)) kept[key] = knownKeys(inner, field, here, mistake);
+    else if (isObjectSchema(items) && Array.isArray(inner))
+      kept[key] = inner.map((item, i) => knownKeys(item, items, `${here}[${i}]`, mistake));
+    else kept[key] = inner;
   }
+  return kept;
 }
 
 const isObjectSchema = (schema: ISchema<unknown> | undefined): schema is AnyObjectSchema =>

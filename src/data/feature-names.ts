@@ -126,6 +126,9 @@ const words: Record<string, string> = {
   zero: 'slashed zero',
 };
 
+/** Tags that are registered, but for numbered ones. */
+export const knownFeatures: readonly string[] = Object.keys(words);
+
 /** What a feature does, or undefined for tags that aren't registered. */
 export function featureWords(tag: string): string | undefined {
   if (words[tag]) return words[tag];

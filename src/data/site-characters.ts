@@ -39,6 +39,7 @@ export const siteCharacters: readonly SiteCharacters[] = [
     characters: 'U+AB, U+BB',
     why: '« »: quotation marks that editors put in',
   },
+  { scripts: ['Latn'], characters: 'U+200C', why: 'keeps letters apart that a ligature would join, as in Auflage' },
   { scripts: ['Grek'], characters: 'U+384-385', why: 'accents by themselves, before capitals' },
   {
     scripts: ['Latn'],

@@ -1,9 +1,9 @@
-import { cp, mkdir, mkdtemp, readdir } from 'node:fs/promises';
+import { cp, mkdtemp, readdir } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { DenseGlyphError } from '../errors.js';
-import { writingFailed } from './write-whole.js';
+import { makeFolder, writingFailed } from './write-whole.js';
 
 const sample = fileURLToPath(new URL('../../sample', import.meta.url));
 
@@ -27,7 +27,7 @@ export async function copySample(out: string | undefined, base: string): Promise
         'name a new folder',
       );
     }
-    await mkdir(folder, { recursive: true });
+    makeFolder(folder);
     await cp(sample, folder, { recursive: true });
     return folder;
   } catch (cause) {

@@ -21,6 +21,9 @@ export interface KitRequest {
   version: string;
   /** How many processors compress. */
   processors: number;
+  /** Called when a face is begun, and when it is done. */
+  begin?: (face: PlannedFace) => void;
+  end?: (face: PlannedFace) => void;
 }
 
 /** The kit as files in memory, by path inside it, and its manifest. The same plan gives the same bytes. */
@@ -30,12 +33,19 @@ export async function makeKit({
   address,
   version,
   processors,
+  begin,
+  end,
 }: KitRequest): Promise<{ files: Map<string, Uint8Array>; manifest: Manifest }> {
   const planned = plan.families.flatMap(({ faces }) => faces);
   const made = await atOnce(
     planned,
     ({ source }) => source.size,
-    (face) => makeFace(face, reach.formats),
+    async (face) => {
+      begin?.(face);
+      const result = await makeFace(face, reach.formats);
+      end?.(face);
+      return result;
+    },
     processors,
   );
   const families = plan.families.map((family): MadeFamily => ({

@@ -4,8 +4,10 @@ import { finding, type Finding } from '../findings.js';
 import type { Font } from '../core/sfnt/font.js';
 import { forbidsSubsetting, licenceOf } from '../core/sfnt/licence.js';
 import { recogniseLicence } from '../core/sfnt/open-licences.js';
+import { layoutListsOf } from '../core/layout/feature-list.js';
 import { subsetFont, type Subset, type SubsetOptions } from '../core/subset/index.js';
 import { smallestSubset } from '../core/subset/smallest.js';
+import { featureWords, knownFeatures } from '../data/feature-names.js';
 import type { CodePointSet } from '../core/text/code-point-set.js';
 
 /** One face to cut down. It is opened when its turn comes, as an opened WOFF2 takes several times its size. */
@@ -19,7 +21,11 @@ export interface SubsetTask {
   characters: CodePointSet;
   /** Kept where the face has them. */
   optional: SubsetOptions['optional'];
+  /** See `SubsetOptions`. */
+  marks?: CodePointSet | undefined;
   features: SubsetOptions['features'];
+  /** Of these features the ones that the call itself names. */
+  named: readonly string[];
   hinting: 'keep' | 'drop';
   /** Whether it is the only one; see `WriteOptions`. */
   alone: boolean;
@@ -29,6 +35,8 @@ export interface SubsetTask {
 
 export interface SubsetFile extends Omit<Subset, 'font'> {
   outputs: { format: FontFormat; bytes: Uint8Array; dropped: string[] }[];
+  /** Features that the call names and the font hasn't. */
+  absent: Finding[];
   /** What the font's licence says against cutting it down, or against its use. */
   legal: Finding[];
 }
@@ -41,6 +49,7 @@ export async function makeSubset(task: SubsetTask): Promise<SubsetFile> {
     const { font: small, ...about } = await makeOne(font, {
       characters: task.characters,
       ...(task.optional ? { optional: task.optional } : {}),
+      ...(task.marks ? { marks: task.marks } : {}),
       hinting: task.hinting,
       ...(task.features ? { features: task.features } : {}),
     });
@@ -49,7 +58,7 @@ export async function makeSubset(task: SubsetTask): Promise<SubsetFile> {
       writeFormats(small, task),
       Promise.resolve().then(() => legalFindings(font, task.path)),
     ]);
-    return { ...about, outputs, legal };
+    return { ...about, absent: await absentFeatures(font, task), outputs, legal };
   });
 }
 
@@ -57,6 +66,28 @@ async function writeFormats(font: Font, { formats, alone }: SubsetTask): Promise
   const outputs: SubsetFile['outputs'] = [];
   for (const format of formats) outputs.push({ format, ...(await writeFont(font, format, { alone })) });
   return outputs;
+}
+
+/** Misspelt ones are told with the nearest that the font has, or that fonts have at all. */
+async function absentFeatures(font: Font, { named, path }: SubsetTask): Promise<Finding[]> {
+  const there = named.length === 0 ? [] : layoutListsOf(font).features.map(({ tag }) => tag);
+  const absent = named.filter((tag) => !there.includes(tag));
+  if (absent.length === 0) return [];
+  const { distance } = await import('fastest-levenshtein');
+  const nearestOf = (tag: string, tags: readonly string[]) =>
+    tags
+      .map((other) => ({ other, steps: distance(tag.toLowerCase(), other) }))
+      .filter(({ steps }) => steps <= 2)
+      .sort((one, other) => one.steps - other.steps)[0]?.other;
+  return absent.map((tag) => {
+    const words = featureWords(tag);
+    const nearest =
+      words === undefined ? (nearestOf(tag, there) ?? nearestOf(tag, knownFeatures)) : undefined;
+    const hint =
+      nearest === undefined ? '' : `; did you mean ${nearest} (${featureWords(nearest) ?? 'its own'})?`;
+    const message = `the font has no ${words === undefined ? tag : `${words} (${tag})`}${hint}`;
+    return finding('feature-missing', message, { file: path, table: 'GSUB' });
+  });
 }
 
 function legalFindings(font: Font, file: string): Finding[] {

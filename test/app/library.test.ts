@@ -66,13 +66,18 @@ test('how far it is goes to who asks, and what is known early too', () =>
     await denseGlyph.inspect(
       { fonts: ['fonts/TidelogMono-Regular.ttf'], folder, weigh: 'single' },
       {
-        progress: ({ task, count, total, item }) => told.push([task, count, total, item].join(' ')),
+        progress: ({ task, done, total, item, bytes, totalBytes }) =>
+          told.push(
+            `${task}: ${done} of ${total}, ${bytes === totalBytes ? 'all' : 'not all'} bytes, ${item}`,
+          ),
         inspected: ({ fonts }) => early.push(...fonts.map(({ woff2Bytes }) => woff2Bytes)),
       },
     );
     expect(told).toEqual([
-      ' 1 1 fonts/TidelogMono-Regular.ttf',
-      'measuring WOFF2 1 1 fonts/TidelogMono-Regular.ttf',
+      'looking into fonts: 0 of 1, not all bytes, fonts/TidelogMono-Regular.ttf',
+      'looking into fonts: 1 of 1, all bytes, fonts/TidelogMono-Regular.ttf',
+      'measuring WOFF2: 0 of 1, not all bytes, fonts/TidelogMono-Regular.ttf',
+      'measuring WOFF2: 1 of 1, all bytes, fonts/TidelogMono-Regular.ttf',
     ]);
     expect(early).toEqual([undefined]);
   }));

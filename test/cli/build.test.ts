@@ -60,7 +60,9 @@ describe('build', () => {
         'licences/OFL.txt',
         'proof.html',
       ]);
-      expect(Object.keys(manifest.files)).toEqual(files.filter((file) => file !== 'kit.json'));
+      const fonts = files.filter((file) => file.startsWith('faces/'));
+      expect(Object.keys(manifest.files)).toEqual(fonts);
+      expect(manifest.texts).toEqual(files.filter((file) => !fonts.includes(file) && file !== 'kit.json'));
       const [regular] = manifest.families[0].faces;
       expect(regular).toMatchObject({
         weight: '400',

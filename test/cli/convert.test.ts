@@ -100,7 +100,7 @@ describe('convert', () => {
       const { code, out } = await cli(['convert', 'download.zip', '--to', 'woff2', '--out', 'web'], folder);
       expect(code).toBe(0);
       expect(out).toContain('download.zip/fonts/Slab.otf');
-      expect(tree(join(folder, 'web'))).toEqual(['Slab.woff2', 'mono.woff2']);
+      expect(tree(join(folder, 'web'))).toEqual(['Slab.woff2', 'licences/OFL.txt', 'mono.woff2']);
       writeFileSync(join(folder, 'nothing.zip'), await zipOf({ 'OFL.txt': files['OFL.txt'] }));
       expect(await cli(['convert', 'nothing.zip', '--to', 'woff2', '--out', 'web'], folder)).toEqual({
         code: 3,

@@ -5,6 +5,7 @@ import { openFont } from '#src/core/containers/index.js';
 import { cmap, name, os2 } from '#src/core/tables/index.js';
 import { fontOf } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
+import { zipOf } from '../../test-support/archives.js';
 import { cli, inFolder, tree } from '../../test-support/cli.js';
 import { readSample, sampleFonts, variableVendorFont, vendorFonts } from '../../test-support/paths.js';
 
@@ -135,7 +136,48 @@ describe('subset', () => {
       // A stylesheet draws what stands in its strings.
       writeFileSync(join(folder, 'a.css'), 'q::before { content: "\\41 b"; color: red }');
       await cli(['subset', sans, '--chars-from', 'a.css', '--out', 'type'], folder);
-      expect(charactersOf(join(folder, 'type/FerrywakeSans-Regular.woff2'))).toBe('Ab');
+      expect(charactersOf(join(folder, 'type/FerrywakeSans-Regular.woff2'))).toBe(' 0Ab‐…');
+    }));
+
+  test.each([
+    ['smpc', 'the font has no smpc; did you mean smcp (small capitals)?'],
+    ['swsh', 'the font has no swashes (swsh)'],
+    ['qqqq', 'the font has no qqqq'],
+  ])('--features %s: %s', (tag, message) =>
+    withSample(async (folder) => {
+      const { code, out } = await cli(
+        ['subset', sans, '--chars', 'a', '--features', `${tag},tnum`, '--out', 'type'],
+        folder,
+      );
+      expect([code, out.split('\n').filter((text) => text.includes('has no'))]).toEqual([
+        0,
+        [`            ${message}`],
+      ]);
+    }),
+  );
+
+  test('licence texts of an archive go with what is written', () =>
+    inFolder(async (folder) => {
+      const zip = await zipOf({
+        'pack/fonts/a.ttf': readSample(sans),
+        'pack/OFL.txt': Buffer.from('the licence'),
+        'other/fonts/b.otf': readSample('LampbuoySlab-Bold.otf'),
+        'other/OFL.txt': Buffer.from('another one'),
+      });
+      writeFileSync(join(folder, 'pack.zip'), zip);
+      for (const call of [
+        ['convert', 'pack.zip', '--to', 'woff2'],
+        ['subset', 'pack.zip', '--chars', 'a'],
+      ]) {
+        const { code, out } = await cli([...call, '--out', call[0]], folder);
+        expect([code, tree(join(folder, call[0]))]).toEqual([
+          0,
+          ['a.woff2', 'b.woff2', 'licences/OFL.txt', 'licences/pack-OFL.txt'],
+        ]);
+        expect(out).toContain(`${call[0]}/licences/pack-OFL.txt`);
+        const text = (name: string) => readFileSync(join(folder, call[0], 'licences', name), 'utf8');
+        expect([text('OFL.txt'), text('pack-OFL.txt')].sort()).toEqual(['another one', 'the licence']);
+      }
     }));
 
   test('what pages draw besides their text', () =>

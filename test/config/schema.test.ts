@@ -102,9 +102,48 @@ describe('a config', () => {
       },
       ['families[1].role is "body", as in families[0]; give each its own role'],
     ],
+    [
+      'keys of every object',
+      JSON.parse(
+        '{"__proto__": 1, "constructor": {}, "output": {"folder": "t", "toString": 1}, "families": []}',
+      ),
+      [
+        '__proto__ is not a known key; known keys are site, output, reach, families',
+        'constructor is not a known key; known keys are site, output, reach, families',
+        'output.toString is not a known key; known keys are folder, url',
+        'families is []; list at least one family',
+      ],
+    ],
   ])('with %s is refused with path and remedy', (_, input, expected) => {
     expect(mistakes(input).sort()).toEqual(expected.map((line) => `dense-glyph.config.yaml: ${line}`).sort());
   });
+});
+
+/** Lists of lists, each of which holds the one before ten times. */
+function bomb(levels: number): unknown {
+  let value: unknown = 'x';
+  for (let i = 0; i < levels; i++) value = Array.from({ length: 10 }, () => value);
+  return value;
+}
+
+test.each<[string, () => unknown, RegExp]>([
+  ['comes to millions of values', () => ({ ...valid, reach: bomb(9) }), /comes to more than 20000 values/],
+  [
+    'is very deep',
+    () => ({ ...valid, reach: JSON.parse(`${'['.repeat(5000)}${']'.repeat(5000)}`) as unknown }),
+    /levels deep/,
+  ],
+  [
+    'contains itself',
+    () => {
+      const config: Record<string, unknown> = { ...valid };
+      config.site = config;
+      return config;
+    },
+    /contains itself/,
+  ],
+])('a config that %s is refused', (_, input, reason) => {
+  expect(mistakes(input())).toEqual([expect.stringMatching(reason)]);
 });
 
 test.each([

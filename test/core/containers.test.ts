@@ -7,9 +7,9 @@ import { Reader } from '#src/core/bytes/reader.js';
 import { Writer } from '#src/core/bytes/writer.js';
 import { openFont, openFonts, writeFont, type FontFormat } from '#src/core/containers/index.js';
 import { readCollectionDirectory } from '#src/core/containers/woff2/directory.js';
-import type { Font } from '#src/core/sfnt/font.js';
+import { fontOf, type Font } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
-import { head } from '#src/core/tables/index.js';
+import { cmap, head } from '#src/core/tables/index.js';
 import { buildCollection, buildFont, buildWoff2Collection } from '../../test-support/fonts.js';
 import { differing, glyphsOf } from '../../test-support/comparison.js';
 import { filesIn, readSample, sampleFonts, vendorFonts } from '../../test-support/paths.js';
@@ -288,4 +288,15 @@ describe('bad input', () => {
       { numRuns: 150 },
     );
   });
+});
+
+test('an SVG font whose characters are all the same long outline is refused', async () => {
+  const groups = Uint32Array.of(0x20, 0xd7ff, 100);
+  const table = cmap.serialise({
+    version: 0,
+    encodingRecords: [{ platformID: 3, encodingID: 10, subtable: { format: 13, language: 0, groups } }],
+  });
+  const { font } = openFont(readSample('FerrywakeSans-Regular.ttf'));
+  const hostile = fontOf(font.flavour, font.tables().set('cmap', table));
+  await expect(writeFont(hostile, 'svg')).rejects.toThrow(/the SVG font would take over \d+ bytes/);
 });

@@ -47,9 +47,9 @@ test('in a font without instructions the letters that are measured stay, and all
     [0x1d6da, omega],
     [0x1d6db, mapped.get(0x3be)!],
   ]);
-  expect(besides(font, 'fi', 'drop')).toBe('');
-  expect(besides(font, 'fi', 'keep')).toMatch(/^0123456789C.*z.*ﬁ$/); // which tells that its glyph is Latin
-  expect(besides(font, 'ω', 'keep')).toMatch(/^0.*z.*ΒΓΔ.*χψ.*\u{1d6da}\u{1d6db}$/u);
+  expect(besides(font, 'fi', 'drop')).toBe('0‐…'); // which any text may have
+  expect(besides(font, 'fi', 'keep')).toMatch(/^-0123456789C.*z.*ﬁ$/); // which tells that its glyph is Latin
+  expect(besides(font, 'ω', 'keep')).toMatch(/^-0.*z.*ΒΓΔ.*χψ.*\u{1d6da}\u{1d6db}$/u);
 });
 
 test('in a font with instructions nothing is measured', () => {

@@ -2,11 +2,9 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { Reader } from '#src/core/bytes/reader.js';
 import { openFont, writeFont } from '#src/core/containers/index.js';
 import { DenseGlyphError } from '#src/errors.js';
 import { markClass, readGdef, writeGdef } from '#src/core/layout/gdef.js';
-import { overlongKernPairs } from '#src/core/layout/kern.js';
 import { readLayoutTable } from '#src/core/layout/layout-table.js';
 import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
 import type { Finding } from '#src/findings.js';
@@ -17,9 +15,9 @@ import { glyphsFor, mappingsFor } from '#src/core/subset/glyphs.js';
 import { subsetFont, type SubsetOptions } from '#src/core/subset/index.js';
 import { smallestSubset } from '#src/core/subset/smallest.js';
 import { parseUnicodeRanges } from '#src/core/text/parse-ranges.js';
-import { cmap, glyf, head, hmtx, maxp, name, os2 } from '#src/core/tables/index.js';
+import { cmap, glyf, hmtx, maxp, name, os2 } from '#src/core/tables/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
-import { buildFont, damagedPairs, overlongKern, withLongOutlines, words } from '../../test-support/fonts.js';
+import { damagedPairs, withLongOutlines, words } from '../../test-support/fonts.js';
 import { Placer } from '../../test-support/placing.js';
 import { readSample, variableVendorFont, vendorFonts } from '../../test-support/paths.js';
 
@@ -31,6 +29,12 @@ const katex = openFont(readFileSync(join(vendorFonts, 'KaTeX_Main-Regular.ttf'))
 const setOf = (text: string) => new CodePointSet(Array.from(text, (c) => c.codePointAt(0)!));
 const cut = (font: Font, text: string, options: Partial<SubsetOptions> = {}) =>
   subsetFont(font, { characters: setOf(text), ...options });
+
+/** Space, zero, hyphen and ellipsis, which any line of text may have. */
+const line = [0x20, 0x30, 0x2010, 0x2026];
+
+const utf16 = (text: string) => new Uint8Array(Buffer.from(text, 'utf16le').swap16());
+const withNames = (table: Uint8Array) => fontOf(sans.flavour, sans.tables().set('name', table));
 
 const messages = (findings: readonly Finding[]) => findings.map(({ message }) => message);
 
@@ -184,8 +188,9 @@ describe('what stays', () => {
   test('optional characters are kept where they are there, with what is drawn with them', () => {
     const optional = [{ characters: setOf('bж') }, { characters: setOf('a↵)א') }];
     const { font, characters } = cut(sans, 'a(', { optional });
-    expect(characters).toEqual({ had: [0x28, 0x61], missing: [], companions: [], optional: [0x29, 0x62] });
-    expect([...cmap.mappingsOf(font.table(cmap))].map(([c]) => c)).toEqual([0x28, 0x29, 0x61, 0x62]);
+    expect(characters).toEqual({ had: [0x28, 0x61], missing: [], companions: line, optional: [0x29, 0x62] });
+    const all = [...line, 0x28, 0x29, 0x61, 0x62].sort((a, b) => a - b);
+    expect([...cmap.mappingsOf(font.table(cmap))].map(([c]) => c)).toEqual(all);
   });
 
   test('capitals that small ones would be made of go where the font has its own', () => {
@@ -241,7 +246,30 @@ describe('what stays', () => {
         .filter((id) => id < 256 && ![3, 10].includes(id)),
     );
     expect(name.nameOf(font.table(name), 256)).toBe('Weight');
-    expect(font.table(os2)).toMatchObject({ usFirstCharIndex: 0x61, usLastCharIndex: 0x61 });
+    expect(font.table(os2)).toMatchObject({ usFirstCharIndex: 0x20, usLastCharIndex: 0x2026 });
+  });
+
+  test('a licence of many words goes beside the files, where the font says where it is to be had', () => {
+    const records = (text: string, url?: string) =>
+      name.serialise({
+        version: 0,
+        nameRecord: [
+          ...sans.table(name).nameRecord.filter(({ nameID }) => nameID < 13),
+          ...[text, url].flatMap((value, i) =>
+            value === undefined
+              ? []
+              : [{ platformID: 3, encodingID: 1, languageID: 0x409, nameID: 13 + i, bytes: utf16(value) }],
+          ),
+        ],
+      });
+    const long = 'Permission is hereby granted. '.repeat(40).trim();
+    const idsOf = (font: Font) => font.table(name).nameRecord.map(({ nameID }) => nameID);
+    const withUrl = cut(withNames(records(long, 'https://licence.example')), 'a');
+    expect([withUrl.licenceText, idsOf(withUrl.font).includes(13)]).toEqual([long, false]);
+    for (const names of [records(long), records('OFL 1.1', 'https://licence.example')]) {
+      const kept = cut(withNames(names), 'a');
+      expect([kept.licenceText, idsOf(kept.font).includes(13)]).toEqual([undefined, true]);
+    }
   });
 
   test('variation sequences of which both halves are wanted', () => {
@@ -342,77 +370,7 @@ describe('what stays', () => {
   test('fonts that cannot be cut down yet say so', () => {
     const colours = fontOf('truetype', sans.tables().set('COLR', new Uint8Array(14)));
     expect(() => cut(colours, 'a')).toThrow(
-      /colours \(COLR\), which cannot be cut down yet; serve the whole font/,
+      /colours \(COLR\), which cannot be cut down yet; leave it out of the call/,
     );
   });
-});
-
-describe('cmap', () => {
-  test('maps the wanted characters and no other, whatever their order', () => {
-    const glyphs = Array.from({ length: 300 }, () => undefined);
-    const base = buildFont({ glyphs: [...glyphs] });
-    const codePoint = fc.oneof(
-      fc.integer({ min: 0x20, max: 0x200 }),
-      fc.constantFrom(0xfffd, 0xffff, 0x1f600, 0x1f601, 0x10fffd),
-    );
-    const mapping = fc.dictionary(codePoint.map(String), fc.integer({ min: 1, max: 299 }), {
-      minKeys: 1,
-      maxKeys: 80,
-    });
-    fc.assert(
-      fc.property(mapping, (wanted) => {
-        const entries = Object.entries(wanted)
-          .map(([c, g]) => [Number(c), g])
-          .sort(([a], [b]) => a - b);
-        const groups = Uint32Array.from(entries.flatMap(([c, g]) => [c, c, g]));
-        const table = cmap.serialise({
-          version: 0,
-          encodingRecords: [{ platformID: 3, encodingID: 10, subtable: { format: 12, language: 0, groups } }],
-        });
-        const font = fontOf('truetype', base.tables().set('cmap', table));
-        const characters = new CodePointSet(entries.map(([c]) => c));
-        const made = subsetFont(font, { characters }).font;
-        const order = [...new Set(entries.map(([, g]) => g))].sort((a, b) => a - b);
-        const expected = entries.map(([c, g]) => [c, order.indexOf(g) + 1]);
-        expect([...cmap.mappingsOf(made.table(cmap))]).toEqual(expected);
-      }),
-      { numRuns: 60 },
-    );
-  });
-});
-
-test('kerning pairs that are too many for a subtable are spread over several', () => {
-  const { numGlyphs } = sans.table(maxp);
-  const tables = sans.tables().set('kern', overlongKern(numGlyphs));
-  tables.delete('GPOS');
-  const font = fontOf('truetype', tables);
-  const everything = subsetFont(font, { characters: parseUnicodeRanges('U+0-10FFFF'), features: 'all' });
-  expect(everything.glyphs.after).toBe(numGlyphs);
-  const kern = new Reader(everything.font.bytesOf('kern'), 'kern').seek(2);
-  const [count, length] = [kern.uint16(), kern.skip(2).uint16()];
-  expect([count, length]).toEqual([2, 14 + 10_920 * 6]);
-  expect(kern.seek(4 + length + 6).uint16()).toBe(80);
-  expect(overlongKernPairs(font)).toBe(11_000);
-  expect(overlongKernPairs(everything.font)).toBeUndefined();
-});
-
-test('vertical metrics, kern and BASE follow the glyphs', () => {
-  const { numGlyphs } = sans.table(maxp);
-  const vmtx = new Uint8Array(numGlyphs * 4);
-  const view = new DataView(vmtx.buffer);
-  for (let i = 0; i < numGlyphs; i++) view.setUint16(i * 4, 1000 + i);
-  const vhea = new Uint8Array(36);
-  new DataView(vhea.buffer).setUint16(34, numGlyphs);
-  const [a, b] = [...'ab'].map((c) => cmap.glyphIdOf(sans.table(cmap), c.codePointAt(0)!));
-  const kern = words(0, 1, 0, 26, 1, 2, 12, 1, 0, a, b, -10, a, a + 9, 5);
-  const base = words(1, 0, 8, 0, 0, 4, 1, 0x4446, 0x4c54, 8, 6, 0, 0, 0, 1, 6, 2, 100, a, 3);
-  const tables = sans.tables().set('vmtx', vmtx).set('vhea', vhea).set('kern', kern).set('BASE', base);
-  tables.delete('GPOS');
-  const made = cut(fontOf('truetype', tables), 'ab').font;
-  const now = [...'ab'].map((c) => cmap.glyphIdOf(made.table(cmap), c.codePointAt(0)!));
-  const heights = new Reader(made.bytesOf('vmtx'), 'vmtx');
-  expect(now.map((glyphId) => heights.seek(glyphId * 4).uint16())).toEqual([1000 + a, 1000 + b]);
-  expect(made.bytesOf('kern').subarray(10)).toEqual(words(1, 6, 0, 0, now[0], now[1], -10));
-  expect(new Reader(made.bytesOf('BASE'), 'BASE').seek(32).uint16()).toBe(1);
-  expect(made.table(head).unitsPerEm).toBe(1000);
 });

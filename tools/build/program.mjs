@@ -79,7 +79,7 @@ const files = {
   errors: [/src\/(errors|version)\.js/, /commonjsHelpers/, /^\0node:fs/],
   fonts: [
     /src\/(findings|app\/collisions|kit\/at-once)\.js/,
-    /src\/cli\/terminal\.js/,
+    /src\/cli\/(progress-bar|reporter|safe-text|terminal)\.js/,
     /src\/cli\/views\/words\.js/,
     /src\/cli\/commands\/options\.js/,
     /src\/core\/(face|sfnt|source|tables)\//,

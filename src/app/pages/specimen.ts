@@ -120,7 +120,10 @@ function facts(font: InspectedFont): [term: string, html: string][] {
       'CSS',
       `font-family: "${face.family}"; font-weight: ${rangeText(face.weight)}; font-style: ${face.style}`,
     ],
-    ['File', `${font.path}, ${format}, ${kilobytes(weight.file)}; ${kilobytes(woff2Bytes ?? 0)} as WOFF2`],
+    [
+      'File',
+      `${font.path}, ${format}, ${kilobytes(weight.file)}${woff2Bytes === undefined ? '' : `; ${kilobytes(woff2Bytes)} as WOFF2`}`,
+    ],
     [
       'Names',
       names.all.map(({ id, language, value }) => `${id} (${language}) ${value.slice(0, 200)}`).join('; '),

@@ -1,6 +1,7 @@
 import type { Command } from 'commander';
 import { build } from '../../app/build.js';
-import { Reporter, type CommonOptions, type Terminal } from '../terminal.js';
+import { Reporter } from '../reporter.js';
+import type { CommonOptions, Terminal } from '../terminal.js';
 import { kitLines } from '../views/kit.js';
 
 interface BuildOptions extends CommonOptions {

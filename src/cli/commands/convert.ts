@@ -2,7 +2,8 @@ import type { Command } from 'commander';
 import { convert } from '../../app/convert.js';
 import { fontFormats } from '../../core/containers/formats.js';
 import { DenseGlyphError } from '../../errors.js';
-import { Reporter, type CommonOptions, type Terminal } from '../terminal.js';
+import { Reporter } from '../reporter.js';
+import type { CommonOptions, Terminal } from '../terminal.js';
 import { conversionLines } from '../views/convert.js';
 import { readFormats, required } from './options.js';
 
@@ -36,7 +37,7 @@ export function configure(command: Command, terminal: Terminal): void {
       };
       const result = await convert(request, reporter.onProgress);
       reporter.result(result);
-      reporter.say(...conversionLines(result.conversions));
+      reporter.say(...conversionLines(result));
     });
 }
 

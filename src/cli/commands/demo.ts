@@ -3,7 +3,8 @@ import colors from 'picocolors';
 import { join, relative } from 'node:path';
 import { demo, type DemoResult } from '../../app/demo.js';
 import { DenseGlyphError } from '../../errors.js';
-import { Reporter, type CommonOptions, type Terminal } from '../terminal.js';
+import { Reporter } from '../reporter.js';
+import type { CommonOptions, Terminal } from '../terminal.js';
 import { kitLines } from '../views/kit.js';
 import { count } from '../views/words.js';
 

@@ -1,19 +1,26 @@
 import type { Command } from 'commander';
 import { inspect, type InspectResult } from '../../app/inspect.js';
-import { Reporter, type CommonOptions, type Terminal } from '../terminal.js';
+import { Reporter } from '../reporter.js';
+import type { CommonOptions, Terminal } from '../terminal.js';
+import { sizeText } from '../views/words.js';
 import { familyLines, fontLines, tableLines, woff2Line } from '../views/inspect.js';
 
 interface InspectOptions extends CommonOptions {
   weigh?: boolean;
   page?: string;
+  face?: string;
   config?: string;
 }
+
+/** Bytes; a browser shows less at once. */
+const largePage = 8e6;
 
 export function configure(command: Command, terminal: Terminal): void {
   command
     .argument('<fonts...>', 'font files, archives, folders or globs')
     .option('--weigh', 'measure the size as WOFF2 too; done anyway for one font in a terminal')
     .option('--page <file>', 'write a specimen page that works without a server')
+    .option('--face <which>', 'of collections only this face: its number from 1, or its name')
     .option('-c, --config <file>', 'a config that states who allows the use of the fonts')
     .addHelpText('after', '\nExample:\n  dense-glyph inspect fonts/*.ttf --weigh\n')
     .action(async (fonts: string[], options: InspectOptions) => {
@@ -38,6 +45,7 @@ export function configure(command: Command, terminal: Terminal): void {
           config: options.config,
           weigh: options.weigh ? 'all' : isWeighedLast ? 'single' : 'none',
           page: options.page,
+          face: options.face,
         },
         { progress: reporter.onProgress, ...(isWeighedLast ? { inspected: show } : {}) },
       );
@@ -46,7 +54,15 @@ export function configure(command: Command, terminal: Terminal): void {
       if (!isWeighedLast) show(result);
       else if (result.fonts.length === 1 && woff2Bytes !== undefined)
         reporter.say(woff2Line(weight.file, woff2Bytes));
-      if (options.page)
-        reporter.say('', `Next  open ${options.page}: it holds the fonts itself and needs no server.`);
+      const { pageBytes } = result;
+      if (options.page === undefined || pageBytes === undefined) return;
+      reporter.say('', `Next  open ${options.page}: it holds the fonts itself and needs no server.`);
+      if (pageBytes > largePage) {
+        const fewer =
+          result.fonts.length > 1 ? '; fewer fonts, or --face for one of a collection, make it lighter' : '';
+        reporter.say(
+          `      It weighs ${sizeText(pageBytes)}, which a browser takes a while to read${fewer}.`,
+        );
+      }
     });
 }

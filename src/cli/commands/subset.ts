@@ -3,7 +3,8 @@ import { subset, type SubsetResult } from '../../app/subset.js';
 import { fontFormats } from '../../core/containers/formats.js';
 import type { FeatureChoice } from '../../core/subset/features.js';
 import { DenseGlyphError } from '../../errors.js';
-import { Reporter, type CommonOptions, type Terminal } from '../terminal.js';
+import { Reporter } from '../reporter.js';
+import type { CommonOptions, Terminal } from '../terminal.js';
 import type { CharacterNames } from '../views/subset.js';
 import { readFormats, required } from './options.js';
 

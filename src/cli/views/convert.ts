@@ -1,11 +1,11 @@
 import colors from 'picocolors';
 import { extname } from 'node:path';
-import type { Conversion } from '../../app/convert.js';
+import type { Conversion, ConvertResult } from '../../app/convert.js';
 import { fontFormats, type FontFormat } from '../../core/containers/formats.js';
-import { count, kilobytes, share, table } from './words.js';
+import { count, kilobytes, licenceLine, share, table } from './words.js';
 
 /** Sizes before and after, and what changed besides the format. */
-export function conversionLines(conversions: readonly Conversion[]): string[] {
+export function conversionLines({ conversions, licences }: ConvertResult): string[] {
   const rows = conversions.flatMap(({ input, inputBytes, outputs }) =>
     outputs.map(({ path, bytes }) => [
       input,
@@ -26,6 +26,7 @@ export function conversionLines(conversions: readonly Conversion[]): string[] {
     ...table(columns, rows),
     ...(conversions.length > 1 ? ['', ...totals(conversions)] : []),
     ...conversions.flatMap(notes),
+    ...(licences.length > 0 ? [licenceLine(licences)] : []),
   ];
 }
 

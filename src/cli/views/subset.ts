@@ -16,9 +16,11 @@ export function subsetLines(result: SubsetResult, terminal: Terminal, nameOf: Ch
   const width = Math.max(60, Math.min(terminal.columns, 120));
   const lines = sizeLines(subsets);
   const asked = languageLines(result, width);
-  if (subsets.length === 1)
-    return [...lines, '', ...asked, ...detailLines(subsets[0], result, width, nameOf)];
-  return [...lines, '', ...asked, ...summaryLines(result, width, nameOf)];
+  const about =
+    subsets.length === 1
+      ? detailLines(subsets[0], result, width, nameOf)
+      : summaryLines(result, width, nameOf);
+  return [...lines, '', ...asked, ...about, ...row('Licences', listed(result.licences), width)];
 }
 
 function sizeLines(subsets: readonly CutFont[]): string[] {
@@ -59,7 +61,7 @@ function row(title: string, words: readonly string[], width: number): string[] {
 }
 
 function detailLines(subset: CutFont, result: SubsetResult, width: number, nameOf: CharacterNames): string[] {
-  const { characters, tables, features, dropped, changes, legal, outputs } = subset;
+  const { characters, tables, features, absent, dropped, changes, legal, outputs } = subset;
   const before = tables.reduce((sum, one) => sum + one.before, 0);
   const after = tables.reduce((sum, one) => sum + one.after, 0);
   const shown = tables.filter((one) => one.before >= before / 200 || one.after >= after / 50);
@@ -78,6 +80,7 @@ function detailLines(subset: CutFont, result: SubsetResult, width: number, nameO
       width,
     ),
     ...row('Features', featureItems(features), width),
+    ...absent.flatMap(({ message }) => row('', words(colors.yellow(message)), width)),
     ...row('', turnedOnItems(result.turnedOn, features), width),
     ...gone.flatMap((text, i) => row(i === 0 ? 'Left out' : '', words(text), width)),
     ...changes.flatMap(({ message }, i) => row(i === 0 ? 'Changed' : '', words(message), width)),
@@ -236,12 +239,13 @@ function characterItems(codePoints: readonly number[], nameOf: CharacterNames): 
 /** What several faces have in common is said once. */
 function summaryLines(result: SubsetResult, width: number, nameOf: CharacterNames): string[] {
   const groups = new Map<string, { inputs: string[]; lines: string[] }>();
-  for (const { input, characters, features, dropped, changes, legal } of result.subsets) {
+  for (const { input, characters, features, absent, dropped, changes, legal } of result.subsets) {
     const lines = [
       ...row('Characters', hadWords(characters), width),
       ...missingLines(characters.missing, result, width, nameOf),
       ...besidesLines(characters, result, width),
       ...row('Features', featureItems(features), width),
+      ...absent.flatMap(({ message }) => row('', words(colors.yellow(message)), width)),
       ...row('', turnedOnItems(result.turnedOn, features), width),
       ...dropped.flatMap((text, i) => row(i === 0 ? 'Left out' : '', words(text), width)),
       ...changes.flatMap(({ message }, i) => row(i === 0 ? 'Changed' : '', words(message), width)),

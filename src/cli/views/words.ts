@@ -5,6 +5,10 @@ export function kilobytes(bytes: number): string {
   return bytes < 1000 ? `${bytes} B` : `${(bytes / 1000).toFixed(1)} kB`;
 }
 
+/** As `kilobytes`, and what is large in megabytes. */
+export const sizeText = (bytes: number): string =>
+  bytes < 1e6 ? kilobytes(bytes) : `${(bytes / 1e6).toFixed(1)} MB`;
+
 /** `37%` */
 export function share(part: number, whole: number): string {
   return whole === 0 ? '–' : `${Math.round((part / whole) * 100)}%`;
@@ -52,6 +56,10 @@ export function wrapped(items: readonly string[], width: number, indent = 0): st
   if (line !== '') lines.push(line);
   return lines.map((text, i) => (i === 0 ? text : ' '.repeat(indent) + text));
 }
+
+/** Licence texts that were written beside fonts. */
+export const licenceLine = (paths: readonly string[]): string =>
+  `${paths.length === 1 ? 'licence text' : 'licence texts'} beside ${paths.length === 1 ? 'it' : 'them'}: ${paths.join(', ')}`;
 
 /** `a, b and c`, as the words that `wrapped` takes. */
 export function listed(items: readonly string[]): string[] {

@@ -137,7 +137,7 @@ function writeAccepted(
 ): WrittenFont | Promise<WrittenFont> {
   switch (format) {
     case 'woff2':
-      return writeWoff2(font, options.alone);
+      return writeWoff2(font, options);
     case 'woff':
       return woff.writeWoff(font);
     case 'svg':

@@ -24,6 +24,7 @@ export function writeSvgFont(font: Font): WrittenFont {
   const outlines = outlinesOf(font);
   const metrics = font.table(hmtx);
   const lines: string[] = [];
+  const most = mostBytes(font);
   let size = 0;
   const advance = (glyphId: number) => hmtx.advanceOf(metrics, glyphId);
   const decimals = outlines.kind === 'TrueType' ? 1 : 0; // points between two controls lie on halves
@@ -38,11 +39,9 @@ export function writeSvgFont(font: Font): WrittenFont {
     const ownWidth = width === usual ? '' : ` horiz-adv-x="${width}"`;
     const line = `<glyph unicode="${reference(codePoint)}"${ownWidth}${drawn(glyphId)}/>`;
     size += line.length;
-    if (size > maximumFontSize) {
-      throw new DenseGlyphError(
-        'conversion-impossible',
-        `the SVG font would take over ${maximumFontSize} bytes`,
-      );
+    if (size > most) {
+      const reason = `the SVG font would take over ${most} bytes, as its outlines are used so often`;
+      throw new DenseGlyphError('conversion-impossible', reason);
     }
     lines.push(line);
   }
@@ -56,6 +55,16 @@ export function writeSvgFont(font: Font): WrittenFont {
     '</font></defs></svg>\n',
   ].join('\n');
   return { bytes: new TextEncoder().encode(text), dropped: leftOut(font) };
+}
+
+/** Paths are some four times as long as outlines; glyphs of glyphs may stand for millions of bytes. */
+const timesLonger = 48;
+const leastBound = 1024 * 1024;
+
+function mostBytes(font: Font): number {
+  const outlines = ['glyf', 'CFF ', 'CFF2'].filter((tag) => font.has(tag));
+  const bytes = outlines.reduce((sum, tag) => sum + font.bytesOf(tag).length, 0);
+  return Math.min(maximumFontSize, leastBound + bytes * timesLonger);
 }
 
 function faceAttributes(font: Font): string {

@@ -18,6 +18,7 @@ import { glyphsFor, mappingsFor } from './glyphs.js';
 import { keptLayoutTables } from './layout.js';
 import { keptMetrics } from './metrics.js';
 import { hasOwnSmallCapital } from './small-capitals.js';
+import { longLicenceOf } from './names.js';
 import { changesOf, damagedClasses, damages, formsByMorx } from './notes.js';
 import { keptGlyf } from './outlines.js';
 import { refuseUnknown, writeTables } from './tables.js';
@@ -35,6 +36,11 @@ export interface SubsetOptions {
   characters: CodePointSet;
   /** More of them, that are kept where the font has them and not missed where it hasn't. */
   optional?: readonly OptionalCharacters[];
+  /**
+   * Marks that text may have where its letters come taken apart (UAX 15, NFD). Browsers compose them if the font has the marks
+   * too; unlike wanted ones they don't bring all letters that they could make.
+   */
+  marks?: CodePointSet;
   /** Features beside those that browsers apply without being asked, or all of them. */
   features?: FeatureChoice;
   /** Whether instructions for the pixel grid stay; in fonts without them the letters that are measured instead. */
@@ -64,6 +70,8 @@ export interface Subset {
   tables: { tag: string; before: number; after: number }[];
   /** What was left out and why, beyond glyphs, names and features. */
   dropped: string[];
+  /** A licence that is too long to be in each file, and has to lie beside them. */
+  licenceText?: string;
   /** What a browser draws otherwise than with the whole font. */
   changes: Finding[];
 }
@@ -86,7 +94,7 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
   }
   const isWanted = isWantedFeature(options.features, characters);
   const { mappings, glyphs, others } = closedOver(font, characters, gsub, isWanted, hinted);
-  if (mappings.length === 0) {
+  if (had.length + optional.length === 0) {
     throw new DenseGlyphError('characters-missing', 'the font has none of the characters that are asked for');
   }
   const order = inOrder(glyphs, options.glyphOrder ?? 'font', font, mappings);
@@ -102,6 +110,7 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
   const metrics = once(() => keptMetrics(font, 'hhea', 'hmtx', map));
   const work = { font, map, hinted, mappings, characters, gsub, gpos, isWanted, outlines, metrics, layout };
   const { tables, dropped } = writeTables(work);
+  const licenceText = longLicenceOf(font);
   return {
     font: fontOf(font.flavour, tables),
     characters: {
@@ -120,6 +129,7 @@ export function subsetFont(font: Font, options: SubsetOptions): Subset {
       }))
       .sort((a, b) => b.before - a.before),
     dropped,
+    ...(licenceText === undefined ? {} : { licenceText }),
     changes: [...changesOf(font, tables), ...[gsub, gpos].flatMap(damages), ...damagedClasses(gdef)],
   };
 }
@@ -154,7 +164,7 @@ function closedOver(
 
 function charactersOf(
   font: Font,
-  { characters: asked, optional: sets = [], features, hinting }: SubsetOptions,
+  { characters: asked, optional: sets = [], marks, features, hinting }: SubsetOptions,
   gsub: LayoutTable | undefined,
 ) {
   const available = mappedCharacters(font);
@@ -173,7 +183,7 @@ function charactersOf(
     font.table(head).unitsPerEm;
   const drawn = companionsOf(wanted, available, kinds, shapingOf(gsub), advanceOf);
   const measured = hinting === 'keep' && isFittedByLetters(font) ? fittedLetters(wanted) : [];
-  const companions = [...new Set([...drawn, ...measured])]
+  const companions = [...new Set([...drawn, ...measured, ...(marks?.codePoints() ?? [])])]
     .filter((c) => available.has(c) && !wanted.has(c))
     .sort((a, b) => a - b);
   const characters = new CodePointSet(companions);

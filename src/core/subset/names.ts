@@ -27,10 +27,25 @@ const keptNames: ReadonlySet<number> = new Set([
 const windows = 3;
 const englishUnitedStates = 0x409;
 
+/** Bytes of a licence that is more than a sentence: a whole text, which every visitor would fetch. */
+const longLicence = 1000;
+
+/**
+ * The text of a licence that is too long to be served inside each file, where the font names a place for it too. It goes beside
+ * the files instead.
+ */
+export function longLicenceOf(font: Font): string | undefined {
+  const names = font.optional(name);
+  const text = names && name.nameOf(names, name.nameID.licence);
+  const isLong = text !== undefined && text.length * 2 > longLicence;
+  return isLong && name.nameOf(names!, name.nameID.licenceUrl) ? text : undefined;
+}
+
 /** The names that are needed, in English; in other languages only where English is missing. */
 export function keptName(font: Font, layouts: readonly (LayoutTable | undefined)[]): Uint8Array {
   const { nameRecord } = font.table(name);
   const wanted = new Set([...keptNames, ...namesOfVariations(font), ...namesOfFeatures(layouts)]);
+  if (longLicenceOf(font) !== undefined) wanted.delete(name.nameID.licence);
   const chosen = new Map<number, name.NameRecord>();
   for (const record of nameRecord) {
     const { nameID } = record;

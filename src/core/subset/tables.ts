@@ -138,11 +138,16 @@ export const tableTreatments: readonly TableTreatment[] = [
   refused('CFF2', 'its outlines are variable CFF outlines (CFF2)'),
 ];
 
+/** Whole, such fonts weigh megabytes, and what they draw every system has fonts for. */
+const colourAdvice =
+  'leave it out of the call: visitors have emoji fonts of their own, and a few signs are better served as pictures';
+
 /** @throws DenseGlyphError `subset-impossible` for fonts with a table that is refused, or without outlines */
 export function refuseUnknown(font: Font): void {
   for (const { tag, treatment, why } of tableTreatments) {
     if (treatment !== 'refused' || !font.has(tag)) continue;
-    throw new DenseGlyphError('subset-impossible', `${why}, which cannot be cut down yet`);
+    const reason = `${why}, which cannot be cut down yet`;
+    throw new DenseGlyphError('subset-impossible', reason, {}, tag === 'CFF2' ? undefined : colourAdvice);
   }
   if (!font.has('glyf') && !font.has('CFF ')) {
     throw new DenseGlyphError('subset-impossible', 'it has no outlines to cut down');

@@ -23,6 +23,8 @@ export interface RequestedLanguage {
   signs: CodePointSet;
   /** All of them. */
   characters: CodePointSet;
+  /** Marks that letters with accents are taken apart to, where text has the letters in one piece as a rule. */
+  marks: CodePointSet;
 }
 
 /**
@@ -81,7 +83,17 @@ function divided(
     if (/[\p{L}\p{M}]/u.test(String.fromCodePoint(c))) moreLetters.add(c);
     else signs.add(c);
   });
-  return { tag, name, letters, moreLetters, signs, characters };
+  return { tag, name, letters, moreLetters, signs, characters, marks: marksWithin(characters) };
+}
+
+function marksWithin(characters: CodePointSet): CodePointSet {
+  const marks = new CodePointSet();
+  characters.forEach((c) => {
+    if (c < 0xc0 || (c >= 0x3400 && c <= 0xd7ff)) return; // ideographs and Hangul have none
+    const [, ...parts] = String.fromCodePoint(c).normalize('NFD');
+    for (const part of parts) if (!characters.has(part.codePointAt(0)!)) marks.add(part.codePointAt(0)!);
+  });
+  return marks;
 }
 
 /**

@@ -16,8 +16,10 @@ export interface Manifest {
   families: ManifestFamily[];
   /** Files to preload, relative to the kit. */
   preloads: string[];
-  /** Every file of the kit but this one, with its digest. */
+  /** Every font file of the kit, with its digest. */
   files: Record<string, { bytes: number; sha256: string }>;
+  /** Its other files, but this one. They change from build to build under the same name. */
+  texts: string[];
 }
 
 export interface ManifestFamily {
@@ -67,6 +69,7 @@ export function manifestOf(kit: MadeKit, version: string): Manifest {
     faces: faces.map((face) => manifestFace(face, kit.address.url ?? '')),
   }));
   const files = [...kit.files].sort(([a], [b]) => (a < b ? -1 : 1));
+  const isFont = (path: string) => path.startsWith('faces/');
   return {
     manifestVersion: 2,
     madeWith: version,
@@ -74,8 +77,11 @@ export function manifestOf(kit: MadeKit, version: string): Manifest {
     families,
     preloads: preloadsOf(kit),
     files: Object.fromEntries(
-      files.map(([path, bytes]) => [path, { bytes: bytes.length, sha256: sha256(bytes) }]),
+      files
+        .filter(([path]) => isFont(path))
+        .map(([path, bytes]) => [path, { bytes: bytes.length, sha256: sha256(bytes) }]),
     ),
+    texts: files.map(([path]) => path).filter((path) => !isFont(path)),
   };
 }
 

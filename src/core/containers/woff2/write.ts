@@ -13,17 +13,18 @@ import * as hhea from '../../tables/hhea.js';
 import * as hmtx from '../../tables/hmtx.js';
 import * as loca from '../../tables/loca.js';
 import * as maxp from '../../tables/maxp.js';
-import type { WrittenFont } from '../formats.js';
+import type { WriteOptions, WrittenFont } from '../formats.js';
 import { headerSize, signature, writeDirectory, type DirectoryEntry } from './directory.js';
 import { transformGlyf, type TransformedGlyf } from './glyf-transform.js';
 import { transformHmtx } from './hmtx-transform.js';
 
 /**
  * Writes a font as WOFF 2.0. A digital signature can't survive the transforms, so DSIG is left out.
- *
- * @param alone whether no other font is written at the same time
  */
-export async function writeWoff2(font: Font, alone = false): Promise<WrittenFont> {
+export async function writeWoff2(
+  font: Font,
+  { alone = false, quick = false }: Pick<WriteOptions, 'alone' | 'quick'> = {},
+): Promise<WrittenFont> {
   const tables = font.tables();
   const dropped = tables.delete('DSIG') ? ['DSIG (a signature does not survive WOFF2)'] : [];
   const outlines = font.has(glyf.tag)
@@ -31,7 +32,7 @@ export async function writeWoff2(font: Font, alone = false): Promise<WrittenFont
     : undefined;
   tables.set(head.tag, markTransformed(font, outlines));
   const { entries, stream, sfntLength } = joinTables(tables, transformTables(font, outlines));
-  const compressed = await compress(stream, alone);
+  const compressed = quick ? await brotli(stream, quickQuality) : await compress(stream, alone);
 
   const writer = new Writer(headerSize + entries.length * 12 + compressed.length);
   writer.uint32(signature).uint32(sfntVersions[font.flavour]).uint32(0);
@@ -118,6 +119,9 @@ function xMinOf(table: glyf.Glyf): Int16Array {
 const smallStream = 8 * 1024;
 /** Up to here quality 10 comes within 0.2 % of 11 on average, in half the time; behind it, it falls back. */
 const mediumStream = 32 * 1024;
+
+/** Some tenth larger than the best, in less than a tenth of the time. */
+const quickQuality = 5;
 
 async function compress(stream: Uint8Array, alone: boolean): Promise<Uint8Array> {
   if (stream.length >= mediumStream) return brotli(stream, 11);

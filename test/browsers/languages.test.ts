@@ -1,0 +1,91 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { openFont, writeFont } from '#src/core/containers/index.js';
+import { subsetFont } from '#src/core/subset/index.js';
+import { CodePointSet } from '#src/core/text/code-point-set.js';
+import { requestedLanguage } from '#src/core/text/requested-language.js';
+import { compareDrawings, type Comparison, type DrawnPair } from '../../test-support/drawings.js';
+import { availableEngines, startEngine, systemFont, type Engine } from '../../test-support/engines.js';
+import { sampleFonts } from '../../test-support/paths.js';
+import { LoggingServer } from '../../test-support/server.js';
+
+/** Ordinary words, some with joiners; they are drawn as they are, composed and taken apart. */
+const samples: [language: string, file: string | undefined, words: string][] = [
+  ['fr', systemFont('NotoSans-Regular.ttf'), 'L’été à Nîmes, où naît Zoë: 12 % de réduction'],
+  ['vi', systemFont('NotoSans-Regular.ttf'), 'Tàu đêm rời bến lúc hai mươi mốt giờ bốn mươi, giá vé ₫'],
+  ['de', systemFont('NotoSans-Regular.ttf'), 'Auf\u200clage, Schiff\u200cfahrt in Straßburg – „über“ ½ €'],
+  ['el', systemFont('NotoSans-Regular.ttf'), 'Άγιος Ήλιος, ΰλη και ΐ· «Έξι» 21:40'],
+  ['ru', systemFont('NotoSans-Regular.ttf'), 'Дом №\u00a05, за\u0301мок и замо\u0301к, йод, ёлка'],
+  ['fa', systemFont('NotoNaskhArabic-Regular.ttf'), 'می\u200cخواهم آن‌ها را، مؤثر، هیئت ۲۱'],
+  ['ur', systemFont('NotoNastaliqUrdu-Regular.ttf'), 'آئندہ کئی مؤثر میں ۂ ۲۱'],
+  ['he', systemFont('NotoSansHebrew-Regular.ttf'), 'שָׁלוֹם לְכֻלָּם, ₪'],
+  ['hi', systemFont('NotoSansDevanagari-Regular.ttf'), 'क्‍ष क्‌ष ज़रा फ़ोन ड़ ढ़ १२'],
+  ['bn', systemFont('NotoSansBengali-Regular.ttf'), 'র\u200d্যাব আয় গাড়ি ১২'],
+  ['el', join(sampleFonts, 'FerrywakeSans-Regular.ttf'), 'Ο Ήλιος, ώρα 6:40· πλοίο Άνω Ζεύς'],
+];
+const present = samples.filter(([, file]) => file !== undefined) as [string, string, string][];
+
+let folder: string;
+let server: LoggingServer;
+let pairs: { pair: DrawnPair; hinted: DrawnPair; texts: string[] }[];
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-languages-'));
+  const keep = (name: string, bytes: Uint8Array) => {
+    writeFileSync(join(folder, name), bytes);
+    return `/${name}`;
+  };
+  pairs = [];
+  for (const [i, [language, file, words]] of present.entries()) {
+    const { font } = openFont(readFileSync(file));
+    const { characters, marks } = requestedLanguage(language);
+    const made = async (hinting: 'keep' | 'drop') => {
+      const { bytes } = await writeFont(subsetFont(font, { characters, marks, hinting }).font, 'woff2');
+      return keep(`${i}-${hinting}`, bytes);
+    };
+    const source = keep(`${i}`, readFileSync(file));
+    const pair = { name: `${i} ${language}`, source, descriptors: {}, weights: [400] };
+    // Joiners have no shape of their own; that they do what they do is drawn below.
+    const has = CodePointSet.ofText(words.replace(/\p{Cf}/gu, ''));
+    expect([language, has.codePoints().filter((c) => !characters.has(c))]).toEqual([language, []]);
+    pairs.push({
+      pair: { ...pair, made: await made('drop') },
+      hinted: { ...pair, made: await made('keep') },
+      texts: [...new Set([words, words.normalize('NFC'), words.normalize('NFD')])],
+    });
+  }
+  server = await LoggingServer.start(
+    { '/': `${folder}/` },
+    { '/blank': '<!doctype html><title>blank</title>' },
+  );
+}, 120_000);
+
+afterAll(async () => {
+  await server.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+describe.each(availableEngines())('%s', (engineName) => {
+  let engine: Engine;
+  beforeAll(async () => {
+    engine = await startEngine(engineName);
+    await engine.open(`${server.origin}/blank`);
+  });
+  afterAll(() => engine.close());
+
+  test('words of a language are drawn as by the whole font, composed, taken apart and with joiners', async () => {
+    for (const { pair, hinted, texts } of pairs) {
+      // WebKitGTK takes advances from instructions.
+      const drawn = engineName === 'webkit' ? hinted : pair;
+      const [result] = await engine.run<Comparison[]>(compareDrawings, {
+        pairs: [drawn],
+        texts,
+        sizes: [24, 60],
+        turn: 0.01,
+      });
+      expect([pair.name, result.differing]).toEqual([pair.name, []]);
+    }
+  });
+});
