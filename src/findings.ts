@@ -146,6 +146,42 @@ export const findingCodes = {
     effect: 'browsers differ in what they do with damaged tables',
     advice: 'get another file of the font',
   },
+  // What a site asks for
+  'family-undeclared': {
+    severity: 'warning',
+    effect: 'visitors see the next family of the list that their system has, each another one',
+    advice: 'declare the family, or take the rule out',
+  },
+  'faked-bold': {
+    severity: 'warning',
+    effect: 'browsers smear the lighter face, which closes letters and has no width of its own',
+    advice: 'declare the bold face, or ask for a weight that is there',
+  },
+  'faked-slant': {
+    severity: 'warning',
+    effect: 'browsers slant the upright face, whose letters are not made for it',
+    advice: 'declare the italic face, or leave the slant out',
+  },
+  'face-unused': {
+    severity: 'note',
+    effect: 'it costs nothing while nobody draws it, but its rule is read by every visitor',
+    advice: 'take the rule and its files out',
+  },
+  'font-missing': {
+    severity: 'error',
+    effect: 'browsers ask for it in vain, and draw the next source or the fallback',
+    advice: 'put the file there, or correct the path',
+  },
+  'stylesheet-missing': {
+    severity: 'error',
+    effect: 'pages are drawn without it',
+    advice: 'put the file there, or take the link out',
+  },
+  'hosted-reference': {
+    severity: 'warning',
+    effect: 'text waits for a name, a connection and an answer of another host, which learns of each visitor',
+    advice: 'bring the faces home, and take the reference out',
+  },
   // What a licence says
   'embedding-restricted': {
     severity: 'warning',

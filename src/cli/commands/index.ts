@@ -23,6 +23,11 @@ export const commands: readonly { name: string; summary: string; load: () => Pro
     summary: 'cut fonts down to the characters and features that a site needs',
     load: () => import('./subset.js'),
   },
+  {
+    name: 'scan',
+    summary: 'say which face draws which characters of a site, who asks for it, and what is wrong',
+    load: () => import('./scan.js'),
+  },
   { name: 'build', summary: 'make the kit that the config describes', load: () => import('./build.js') },
   { name: 'demo', summary: 'run the whole of it on the sample site', load: () => import('./demo.js') },
 ];

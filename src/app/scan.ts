@@ -1,0 +1,176 @@
+import { boldFrom } from '../core/face/matching.js';
+import { rangeText } from '../core/face/index.js';
+import { rangesOf, unicodeRangeText } from '../core/text/unicode-ranges.js';
+import type { Finding } from '../findings.js';
+import { readSite, type SitePage } from '../io/site-pages.js';
+import { drawnBy, faceRuleOf, type FaceRule } from '../site/usage/declared-faces.js';
+import { IndexCache, pageFaces, type AskedStyle, type AskingRule, type PageFace } from '../site/usage/page-faces.js';
+import { decodedPage } from '../site/html/encoding.js';
+import { readDocument } from '../site/html/document.js';
+import { stylesheetsOf } from '../site/html/stylesheets.js';
+import type { FontFaceDescriptors } from '../site/css/rules.js';
+import { hostedReferences } from '../site/usage/hosted-references.js';
+import { siteFindings } from '../site/usage/site-findings.js';
+import { Steps, type OnProgress } from './progress.js';
+import { SiteStylesheets } from './site-stylesheets.js';
+
+export interface ScanRequest {
+  /** Folders, files or globs of pages; the current folder if none is named. */
+  site: readonly string[];
+  /** What paths start from, and how they are shown. */
+  folder: string;
+  /** What URLs with a slash start from; the folder that is named, for files the current one. */
+  root?: string | undefined;
+}
+
+/** A declared face, as its rule states it. */
+export interface DrawingFace {
+  family: string;
+  weight: string;
+  style: string;
+  url: string;
+}
+
+export interface ScannedFace {
+  asked: AskedStyle;
+  /** null for a local font. */
+  drawnBy: DrawingFace | null;
+  /** What the browser makes up, as no face has it. */
+  faked: ('bold' | 'slant')[];
+  certainty: 'drawn' | 'possible';
+  /** As `unicode-range` writes them. */
+  characters: string;
+}
+
+export interface ScanResult {
+  demandVersion: 1;
+  pages: { page: string; languages: string[]; faces: ScannedFace[] }[];
+  faces: {
+    asked: AskedStyle;
+    drawnBy: DrawingFace | null;
+    characters: string;
+    pages: number;
+    rules: AskingRule[];
+  }[];
+  findings: (Finding & { pages: string[] })[];
+}
+
+/** A page with what was found on it. */
+interface Scanned {
+  page: string;
+  languages: string[];
+  faces: Map<string, PageFace>;
+  rules: FaceRule[];
+}
+
+/**
+ * Says which face draws which characters of a site, who asks for it, and what is wrong.
+ *
+ * @throws DenseGlyphError `file-unreadable`
+ * @example const { faces, findings } = await scan({ site: ['site'], folder: process.cwd() });
+ */
+export async function scan(request: ScanRequest, progress?: OnProgress): Promise<ScanResult> {
+  const site = await readSite(request.site, request.folder, request.root);
+  const stylesheets = new SiteStylesheets(site);
+  const cache = new IndexCache();
+  const steps = new Steps('reading pages', site.pages.map(({ size }) => size), progress);
+  const scanned: Scanned[] = [];
+  for (const page of site.pages) {
+    steps.begin(page.page);
+    scanned.push(await scanPage(page, stylesheets, cache));
+    steps.end(page.size);
+  }
+  const pages = scanned.map(({ page, languages, faces, rules }) => ({
+    page,
+    languages,
+    faces: [...faces.values()].flatMap((face) => scannedFaces(face, rules)),
+  }));
+  return {
+    demandVersion: 1,
+    pages,
+    faces: facesOfSite(scanned),
+    findings: siteFindings(scanned, stylesheets.problems, stylesheets.hosted, site),
+  };
+}
+
+async function scanPage(page: SitePage, stylesheets: SiteStylesheets, cache: IndexCache): Promise<Scanned> {
+  const root = readDocument(await decodedPage(page.page, page.read()));
+  const source = stylesheets.for(page);
+  const { sheets, fontFaces } = stylesheetsOf(root, page.page, source);
+  stylesheets.addHosted(page.page, hostedReferences(root, page.page));
+  const { faces, languages } = pageFaces(root, page.page, sheets, fontFaces, cache);
+  return { page: page.page, languages, faces, rules: fontFaces.map(rulesOnce) };
+}
+
+const known = new WeakMap<FontFaceDescriptors, FaceRule>();
+
+function rulesOnce(rule: FontFaceDescriptors): FaceRule {
+  let read = known.get(rule);
+  if (!read) known.set(rule, (read = faceRuleOf(rule)));
+  return read;
+}
+
+/** An entry for each certainty and each rule that draws some of the characters. */
+function scannedFaces(face: PageFace, rules: readonly FaceRule[]): ScannedFace[] {
+  const beyond = [...face.possible].filter((character) => !face.drawn.has(character));
+  return ([['drawn', face.drawn], ['possible', beyond]] as const).flatMap(([certainty, characters]) =>
+    drawnBy(rules, face.asked, characters).map(({ face: rule, characters: list }): ScannedFace => ({
+      asked: face.asked,
+      drawnBy: rule ? drawingFace(rule) : null,
+      faked: rule ? fakedBy(rule, face) : [],
+      certainty,
+      characters: rangesText(list),
+    })),
+  );
+}
+
+const rangesText = (characters: Iterable<number>) =>
+  unicodeRangeText(rangesOf([...characters].sort((a, b) => a - b)));
+
+const drawingFace = ({ family, weight, style, rule }: FaceRule): DrawingFace => ({
+  family,
+  weight: rangeText(weight),
+  style,
+  url: rule.sources.find(({ url }) => url !== undefined)?.url ?? '',
+});
+
+/** CSS Fonts 4, section 2.8: what browsers make up where the face that matches hasn't it. */
+export function fakedBy(rule: FaceRule, { asked, synthesis }: Pick<PageFace, 'asked' | 'synthesis'>): ('bold' | 'slant')[] {
+  const faked: ('bold' | 'slant')[] = [];
+  if (asked.weight >= boldFrom && rule.weight[1] < boldFrom && synthesis.includes('weight')) faked.push('bold');
+  if (asked.style !== 'normal' && rule.style === 'normal' && synthesis.includes('style')) faked.push('slant');
+  return faked;
+}
+
+function facesOfSite(scanned: readonly Scanned[]): ScanResult['faces'] {
+  const all = new Map<string, { face: ScanResult['faces'][number]; characters: Set<number>; rules: PageFace['rules'] }>();
+  for (const { faces, rules } of scanned) {
+    for (const face of faces.values()) {
+      const characters = new Set([...face.drawn, ...face.possible]);
+      const counted = new Set<string>();
+      for (const { face: rule, characters: list } of drawnBy(rules, face.asked, characters)) {
+        const by = rule ? drawingFace(rule) : null;
+        const key = JSON.stringify([face.asked, by]);
+        let entry = all.get(key);
+        if (!entry) {
+          const made = { asked: face.asked, drawnBy: by, characters: '', pages: 0, rules: [] };
+          all.set(key, (entry = { face: made, characters: new Set(), rules: new Map() }));
+        }
+        if (!counted.has(key)) entry.face.pages++;
+        counted.add(key);
+        for (const character of list) entry.characters.add(character);
+        for (const [ruleKey, one] of face.rules) {
+          const before = entry.rules.get(ruleKey);
+          entry.rules.set(ruleKey, { ...one, pieces: one.pieces + (before?.pieces ?? 0) });
+        }
+      }
+    }
+  }
+  return [...all.values()]
+    .map(({ face, characters, rules }) => ({
+      ...face,
+      characters: rangesText(characters),
+      rules: [...rules.values()].sort((a, b) => b.pieces - a.pieces).map(({ pieces: _, ...rule }) => rule),
+    }))
+    .sort((a, b) => b.pages - a.pages || b.characters.length - a.characters.length);
+}

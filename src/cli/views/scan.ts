@@ -1,0 +1,111 @@
+import colors from 'picocolors';
+import type { ScanResult } from '../../app/scan.js';
+import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
+import { placeText } from '../../errors.js';
+import { characterText, count, listed, table, wrapped } from './words.js';
+
+type SiteFace = ScanResult['faces'][number];
+
+const faceText = ({ family, weight, style, stretch }: SiteFace['asked']): string =>
+  [family, weight, style === 'normal' ? '' : style, stretch === 100 ? '' : `${stretch}%`].filter(Boolean).join(' ');
+
+const facesShown = 24;
+const findingsShown = 24;
+
+/** The demand, then what is wrong. */
+export function scanLines(result: ScanResult, width: number): string[] {
+  const { faces, pages, findings } = result;
+  const declared = faces.filter(({ drawnBy }) => drawnBy !== null);
+  const local = faces.filter(({ drawnBy }) => drawnBy === null);
+  return [
+    `${colors.bold(count(pages.length, 'page'))}, ${count(declared.length, 'face')} of their own, ${local.length} that systems have`,
+    '',
+    ...demandTable(declared),
+    ...(local.length > 0 ? ['', ...demandTable(local)] : []),
+    '',
+    ...(findings.length === 0
+      ? [colors.green('Nothing is wrong with the fonts of these pages.')]
+      : findings.slice(0, findingsShown).flatMap((one) => findingLines(one, pages.length, width))),
+    ...(findings.length > findingsShown ? [`and ${findings.length - findingsShown} more findings: see --json`] : []),
+    '',
+    'Next  --trace "<face or characters>" says which rules and pages ask for it.',
+  ];
+}
+
+function demandTable(faces: readonly SiteFace[]): string[] {
+  if (faces.length === 0) return [];
+  const isDeclared = faces[0].drawnBy !== null;
+  const rows = faces.slice(0, facesShown).map(({ asked, drawnBy, characters, pages, rules }) => [
+    faceText(asked),
+    ...(isDeclared ? [drawnBy?.url ?? ''] : []),
+    `${parseUnicodeRanges(characters).size}`,
+    `${pages}`,
+    rules[0] ? `${placeText(rules[0])}  ${shortened(rules[0].selector)}` : '',
+  ]);
+  const columns = [
+    { title: isDeclared ? 'face' : 'drawn by a font of the system' },
+    ...(isDeclared ? [{ title: 'file' }] : []),
+    { title: 'characters', align: 'right' as const },
+    { title: 'pages', align: 'right' as const },
+    { title: 'asked for most by' },
+  ];
+  const more = faces.length > facesShown ? [`and ${faces.length - facesShown} more`] : [];
+  return [...table(columns, rows), ...more];
+}
+
+const longestSelector = 36;
+const shortened = (selector: string) =>
+  selector.length <= longestSelector ? selector : `${selector.slice(0, longestSelector - 1)}…`;
+
+const severityColours = { error: colors.red, warning: colors.yellow, note: colors.dim };
+
+function findingLines(
+  { severity, message, effect, advice, place, pages }: ScanResult['findings'][number],
+  total: number,
+  width: number,
+): string[] {
+  const where = pages.length === total && total > 1 ? 'every page' : listedPages(pages);
+  const head = [placeText(place), place.selector ? shortened(place.selector) : ''].filter(Boolean).join('  ');
+  const start = severityColours[severity](severity.padEnd(8));
+  return [
+    `${start} ${colors.bold(head || where)}`,
+    ...[message, effect, `${capitalised(advice)}.`, head ? `On ${where}.` : ''].filter(Boolean).map(
+      (text, i) => `         ${wrapped((i === 0 ? `${capitalised(text)};` : text).split(' '), width - 9, 0).join('\n')}`,
+    ).flatMap((text) => text.split('\n').map((line, i) => (i === 0 ? line : `         ${line}`))),
+  ];
+}
+
+const capitalised = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+const pagesShown = 3;
+
+function listedPages(pages: readonly string[]): string {
+  const shown = pages.slice(0, pagesShown).join(', ');
+  return pages.length > pagesShown ? `${shown} and ${pages.length - pagesShown} more` : shown;
+}
+
+/** Who asks for a family, a face or characters. */
+export function traceLines({ faces, pages }: ScanResult, what: string, width: number): string[] {
+  const named = faces.filter(({ asked }) => faceText(asked).toLowerCase().startsWith(what.toLowerCase()));
+  const wanted = [...new Set(what)].map((character) => character.codePointAt(0)!);
+  const found =
+    named.length > 0
+      ? named
+      : faces.filter(({ characters }) => {
+          const set = parseUnicodeRanges(characters);
+          return wanted.some((character) => set.has(character));
+        });
+  if (found.length === 0) return [`No page asks for ${what}.`];
+  return found.flatMap((face) => [
+    colors.bold(faceText(face.asked)),
+    `  drawn by ${face.drawnBy ? face.drawnBy.url : 'a font of the system'}`,
+    ...wrapped(['  on', ...listed(pagesWith(pages, face))], width, 4),
+    ...wrapped(['  characters', ...parseUnicodeRanges(face.characters).codePoints().map(characterText)], width, 4),
+    ...face.rules.map(({ file, line, selector, property }) => `  ${placeText({ file, line })}  ${selector}  ${colors.dim(property)}`),
+    '',
+  ]);
+}
+
+const pagesWith = (pages: ScanResult['pages'], face: SiteFace): string[] =>
+  pages
+    .filter(({ faces }) => faces.some(({ asked }) => JSON.stringify(asked) === JSON.stringify(face.asked)))
+    .map(({ page }) => page);

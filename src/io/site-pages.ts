@@ -1,0 +1,128 @@
+import { readdirSync, statSync } from 'node:fs';
+import { basename, dirname, join, relative, resolve, sep } from 'node:path';
+import { glob, isDynamicPattern } from 'tinyglobby';
+import { DenseGlyphError } from '../errors.js';
+import { readBytes, shownPath } from './read.js';
+
+/** A page of a site on disk. */
+export interface SitePage {
+  /** As the user would write it, with slashes. */
+  page: string;
+  /** Absolute. */
+  path: string;
+  size: number;
+  read: () => Uint8Array;
+}
+
+/** A site on disk. */
+export interface SiteFolder {
+  /** What URLs with a slash start from, absolute. */
+  root: string;
+  pages: SitePage[];
+  read(path: string): Uint8Array;
+  shown(path: string): string;
+  /** The file that an address in another file stands for, if it is there. */
+  linked(address: string, from: string): string | undefined;
+  /** The path of a file that is shown. */
+  pathOf(shown: string): string;
+  /** A file of that name elsewhere in the site, as it would be written from another file. */
+  nearest(address: string, from: string): string | undefined;
+}
+
+/** Folders that are no part of a site, by name. */
+const leftOut: ReadonlySet<string> = new Set(['node_modules']);
+const isPage = (name: string) => /\.x?html?$/i.test(name);
+
+/**
+ * The pages that folders, files and globs stand for. Kits, node_modules and folders that begin with a dot are left out.
+ *
+ * @param named relative to `folder`; nothing for `folder` itself
+ * @param root what URLs with a slash start from; the folder that is named, for files `folder`
+ * @throws DenseGlyphError `file-unreadable`
+ */
+export async function readSite(named: readonly string[], folder: string, root?: string): Promise<SiteFolder> {
+  const paths = new Set<string>();
+  let base = folder;
+  for (const one of named.length > 0 ? named : ['.']) {
+    const path = resolve(folder, one);
+    const info = statSync(path, { throwIfNoEntry: false });
+    let found: string[] = [];
+    if (info?.isDirectory()) {
+      if (named.length <= 1) base = path;
+      found = pagesBelow(path);
+    } else if (info) found = [path];
+    else if (isDynamicPattern(one)) found = (await glob(one, { cwd: folder, absolute: true })).filter(isPage);
+    if (found.length === 0) {
+      const reason = info?.isDirectory() || isDynamicPattern(one) ? 'there is no page in it' : 'there is no such file';
+      throw new DenseGlyphError('file-unreadable', reason, { file: one }, 'name a folder, files or globs of pages');
+    }
+    for (const page of found) paths.add(page);
+  }
+  const siteRoot = root === undefined ? base : resolve(folder, root);
+  const shown = (path: string) => shownPath(path, base);
+  const read = (path: string) => readBytes(path, shown(path));
+  return {
+    root: siteRoot,
+    pages: [...paths].sort().map((path) => ({
+      page: shown(path),
+      path,
+      size: statSync(path).size,
+      read: () => read(path),
+    })),
+    read,
+    shown,
+    pathOf: (file) => resolve(base, file),
+    linked: (address, from) => linkedPath(address, from, siteRoot),
+    nearest: (address, from) => nearestPath(address, from, siteRoot),
+  };
+}
+
+function pagesBelow(folder: string): string[] {
+  const entries = readdirSync(folder, { withFileTypes: true });
+  if (entries.some(({ name }) => name === 'kit.json')) return [];
+  return entries.flatMap((entry) => {
+    if (entry.name.startsWith('.') || leftOut.has(entry.name)) return [];
+    const path = join(folder, entry.name);
+    if (entry.isDirectory()) return pagesBelow(path);
+    return isPage(entry.name) ? [path] : [];
+  });
+}
+
+function pathOf(address: string): string | undefined {
+  try {
+    const path = decodeURIComponent(address.replace(/[?#].*$/s, ''));
+    return path === '' || /^[a-z][a-z0-9+.-]*:/i.test(path) || path.includes('\0') ? undefined : path;
+  } catch {
+    return undefined;
+  }
+}
+
+function linkedPath(address: string, from: string, root: string): string | undefined {
+  const path = pathOf(address.trim());
+  if (path === undefined) return undefined;
+  const full = path.startsWith('/') ? join(root, path) : resolve(dirname(from), path);
+  return statSync(full, { throwIfNoEntry: false })?.isFile() ? full : undefined;
+}
+
+/** How many entries are looked at for a file that a path misses. */
+const mostEntries = 20_000;
+
+function nearestPath(address: string, from: string, root: string): string | undefined {
+  const path = pathOf(address.trim());
+  if (path === undefined) return undefined;
+  const wanted = basename(path).toLowerCase();
+  const found: string[] = [];
+  const waiting = [root];
+  let looked = 0;
+  for (let folder = waiting.pop(); folder !== undefined && looked < mostEntries; folder = waiting.pop()) {
+    for (const entry of readdirSync(folder, { withFileTypes: true })) {
+      looked++;
+      if (entry.name.startsWith('.') || leftOut.has(entry.name)) continue;
+      if (entry.isDirectory()) waiting.push(join(folder, entry.name));
+      else if (entry.name.toLowerCase() === wanted) found.push(join(folder, entry.name));
+    }
+  }
+  const steps = (one: string) => relative(dirname(from), one).split(sep).length;
+  const [best] = found.sort((a, b) => steps(a) - steps(b));
+  return best === undefined ? undefined : relative(dirname(from), best).replaceAll('\\', '/');
+}

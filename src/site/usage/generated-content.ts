@@ -1,0 +1,196 @@
+// CSS Generated Content 3, Lists 3, Counter Styles 3: what stands in `content`, in markers and in counters
+
+import { ident, string, tokenTypes } from 'css-tree';
+import { counterSymbols } from '../../data/counter-styles.js';
+import { quotationMarksOf } from '../../core/text/language-row.js';
+import type { ComputedStyle } from '../cascade/computed.js';
+import { componentsOf, textOf, tokensOf, type Token } from '../css/tokens.js';
+import type { SiteElement } from '../html/document.js';
+
+/** Counters with the values that they have at a place of the document. */
+export class Counters {
+  private readonly stacks = new Map<string, number[]>();
+
+  /** Begins an element. @returns what ends it */
+  enter(element: SiteElement, style: ComputedStyle): () => void {
+    const opened: string[] = [];
+    if (element.name === 'ol' || element.name === 'ul' || element.name === 'menu') {
+      const start = Number.parseInt(element.attributes.get('start') ?? '1', 10);
+      this.open('list-item', (Number.isNaN(start) ? 1 : start) - 1, opened);
+    }
+    for (const [name, value] of pairsIn(style.counterReset, 0)) this.open(name, value, opened);
+    if (style.display === 'list-item') {
+      const own = Number.parseInt(element.attributes.get('value') ?? '', 10);
+      if (!Number.isNaN(own)) this.change('list-item', () => own);
+      else if (!/\blist-item\b/.test(style.counterIncrement)) this.change('list-item', (value) => value + 1);
+    }
+    this.count(style);
+    return () => {
+      for (const name of opened) this.stacks.get(name)?.pop();
+    };
+  }
+
+  /** Counts on by the properties of an element or of a pseudo-element. */
+  count(style: ComputedStyle): void {
+    for (const [name, step] of pairsIn(style.counterIncrement, 1)) this.change(name, (value) => value + step);
+    for (const [name, value] of pairsIn(style.counterSet, 0)) this.change(name, () => value);
+  }
+
+  value(name: string): number {
+    return this.stacks.get(name)?.at(-1) ?? 0;
+  }
+
+  all(name: string): readonly number[] {
+    return this.stacks.get(name) ?? [0];
+  }
+
+  private open(name: string, value: number, opened: string[]): void {
+    const stack = this.stacks.get(name);
+    if (stack) stack.push(value);
+    else this.stacks.set(name, [value]);
+    opened.push(name);
+  }
+
+  private change(name: string, to: (value: number) => number): void {
+    const stack = this.stacks.get(name);
+    if (!stack || stack.length === 0) this.stacks.set(name, [to(0)]);
+    else stack[stack.length - 1] = to(stack[stack.length - 1]);
+  }
+}
+
+/** `a 2 b`: names with numbers. */
+function pairsIn(value: string, usual: number): [name: string, value: number][] {
+  if (value === 'none') return [];
+  const words = componentsOf(tokensOf(value)).map(textOf);
+  const pairs: [string, number][] = [];
+  for (let i = 0; i < words.length; i++) {
+    const next = Number(words[i + 1]);
+    const hasNumber = words[i + 1] !== undefined && Number.isInteger(next);
+    pairs.push([words[i].replace(/^reversed\((.*)\)$/i, '$1'), hasNumber ? next : usual]);
+    if (hasNumber) i++;
+  }
+  return pairs;
+}
+
+/** @param quotes how deep quotation marks are open; changed by those that are drawn */
+export function contentText(
+  { content, quotes: pairs }: ComputedStyle,
+  element: SiteElement,
+  counters: Counters,
+  language: string,
+  quotes: { depth: number },
+): string {
+  let text = '';
+  for (const part of componentsOf(tokensOf(content))) {
+    const [token] = part;
+    const written = textOf(part);
+    if (written === '/') break; // what follows is read aloud
+    if (token.type === tokenTypes.String) text += string.decode(token.text);
+    else if (token.type === tokenTypes.Ident) text += quoteText(token.text.toLowerCase(), pairs, language, quotes);
+    else if (token.type === tokenTypes.Function) text += functionText(part, element, counters);
+  }
+  return text;
+}
+
+function quoteText(word: string, pairs: string, language: string, quotes: { depth: number }): string {
+  if (!/^(no-)?(open|close)-quote$/.test(word)) return '';
+  const isOpen = word.endsWith('open-quote');
+  if (!isOpen) quotes.depth = Math.max(0, quotes.depth - 1);
+  const { depth } = quotes;
+  if (isOpen) quotes.depth++;
+  if (word.startsWith('no-') || pairs === 'none') return '';
+  const marks = tokensOf(pairs).filter(({ type }) => type === tokenTypes.String).map(({ text }) => string.decode(text));
+  if (marks.length === 0) return quotationMarksOf(language);
+  const at = Math.min(depth * 2, marks.length - 2) + (isOpen ? 0 : 1);
+  return marks[at] ?? '';
+}
+
+function functionText(part: readonly Token[], element: SiteElement, counters: Counters): string {
+  const name = part[0].text.toLowerCase();
+  const values = part.slice(1).filter(({ type }) => type !== tokenTypes.WhiteSpace);
+  const words = values.filter(({ type }) => type === tokenTypes.Ident).map(({ text }) => ident.decode(text));
+  const strings = values.filter(({ type }) => type === tokenTypes.String).map(({ text }) => string.decode(text));
+  switch (name) {
+    case 'attr(':
+      return element.attributes.get(words[0]?.toLowerCase() ?? '') ?? strings[0] ?? '';
+    case 'counter(':
+      return counterText(words[1] ?? 'decimal', counters.value(words[0] ?? ''));
+    case 'counters(':
+      return counters
+        .all(words[0] ?? '')
+        .map((value) => counterText(words[1] ?? 'decimal', value))
+        .join(strings[0] ?? '');
+    default:
+      return '';
+  }
+}
+
+/** Markers that browsers draw as shapes. */
+const shapes: ReadonlySet<string> = new Set(['disc', 'circle', 'square', 'disclosure-open', 'disclosure-closed', 'none']);
+
+/** The marker of a list item. */
+export function markerText(listStyle: string, value: number): string {
+  const [token] = tokensOf(listStyle);
+  if (token?.type === tokenTypes.String) return string.decode(token.text);
+  const word = listStyle.toLowerCase();
+  if (shapes.has(word)) return '';
+  return `${counterText(word, value)}.`;
+}
+
+/** @returns more than the number itself where the style's way of counting isn't known: all of its symbols */
+function counterText(style: string, value: number): string {
+  switch (style) {
+    case 'decimal':
+      return String(value);
+    case 'decimal-leading-zero':
+      return Math.abs(value) < 10 ? `0${value}` : String(value);
+    case 'lower-alpha':
+    case 'lower-latin':
+      return alphabetic(value, 97);
+    case 'upper-alpha':
+    case 'upper-latin':
+      return alphabetic(value, 65);
+    case 'lower-roman':
+      return roman(value).toLowerCase();
+    case 'upper-roman':
+      return roman(value);
+    case 'none':
+      return '';
+    default:
+      return counterSymbols.get(style) ?? String(value);
+  }
+}
+
+function alphabetic(value: number, first: number): string {
+  if (value < 1) return String(value);
+  let text = '';
+  for (let left = value; left > 0; left = Math.floor((left - 1) / 26))
+    text = String.fromCharCode(first + ((left - 1) % 26)) + text;
+  return text;
+}
+
+const romanSigns: readonly (readonly [number, string])[] = [
+  [1000, 'M'],
+  [900, 'CM'],
+  [500, 'D'],
+  [400, 'CD'],
+  [100, 'C'],
+  [90, 'XC'],
+  [50, 'L'],
+  [40, 'XL'],
+  [10, 'X'],
+  [9, 'IX'],
+  [5, 'V'],
+  [4, 'IV'],
+  [1, 'I'],
+];
+
+function roman(value: number): string {
+  if (value < 1 || value > 3999) return String(value);
+  let text = '';
+  let left = value;
+  for (const [amount, sign] of romanSigns) {
+    for (; left >= amount; left -= amount) text += sign;
+  }
+  return text;
+}
