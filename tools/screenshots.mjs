@@ -75,6 +75,7 @@ try {
     `node ${program} subset ferries/fonts/FerrywakeSans-Regular.ttf --chars-from ferries/site --languages el,cy --chars ж --out type`,
     17,
   );
+  await terminal('scan', `node ${program} scan ferries/site`, 22);
   execFileSync('node', [program, 'inspect', variable, '--page', 'specimen.html', '--quiet'], { cwd: folder });
   await pages();
 } finally {

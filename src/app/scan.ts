@@ -4,7 +4,13 @@ import { rangesOf, unicodeRangeText } from '../core/text/unicode-ranges.js';
 import type { Finding } from '../findings.js';
 import { readSite, type SitePage } from '../io/site-pages.js';
 import { drawnBy, faceRuleOf, type FaceRule } from '../site/usage/declared-faces.js';
-import { IndexCache, pageFaces, type AskedStyle, type AskingRule, type PageFace } from '../site/usage/page-faces.js';
+import {
+  IndexCache,
+  pageFaces,
+  type AskedStyle,
+  type AskingRule,
+  type PageFace,
+} from '../site/usage/page-faces.js';
 import { decodedPage } from '../site/html/encoding.js';
 import { readDocument } from '../site/html/document.js';
 import { stylesheetsOf } from '../site/html/stylesheets.js';
@@ -73,7 +79,11 @@ export async function scan(request: ScanRequest, progress?: OnProgress): Promise
   const site = await readSite(request.site, request.folder, request.root);
   const stylesheets = new SiteStylesheets(site);
   const cache = new IndexCache();
-  const steps = new Steps('reading pages', site.pages.map(({ size }) => size), progress);
+  const steps = new Steps(
+    'reading pages',
+    site.pages.map(({ size }) => size),
+    progress,
+  );
   const scanned: Scanned[] = [];
   for (const page of site.pages) {
     steps.begin(page.page);
@@ -113,7 +123,12 @@ function rulesOnce(rule: FontFaceDescriptors): FaceRule {
 /** An entry for each certainty and each rule that draws some of the characters. */
 function scannedFaces(face: PageFace, rules: readonly FaceRule[]): ScannedFace[] {
   const beyond = [...face.possible].filter((character) => !face.drawn.has(character));
-  return ([['drawn', face.drawn], ['possible', beyond]] as const).flatMap(([certainty, characters]) =>
+  return (
+    [
+      ['drawn', face.drawn],
+      ['possible', beyond],
+    ] as const
+  ).flatMap(([certainty, characters]) =>
     drawnBy(rules, face.asked, characters).map(({ face: rule, characters: list }): ScannedFace => ({
       asked: face.asked,
       drawnBy: rule ? drawingFace(rule) : null,
@@ -135,15 +150,22 @@ const drawingFace = ({ family, weight, style, rule }: FaceRule): DrawingFace => 
 });
 
 /** CSS Fonts 4, section 2.8: what browsers make up where the face that matches hasn't it. */
-export function fakedBy(rule: FaceRule, { asked, synthesis }: Pick<PageFace, 'asked' | 'synthesis'>): ('bold' | 'slant')[] {
+export function fakedBy(
+  rule: FaceRule,
+  { asked, synthesis }: Pick<PageFace, 'asked' | 'synthesis'>,
+): ('bold' | 'slant')[] {
   const faked: ('bold' | 'slant')[] = [];
-  if (asked.weight >= boldFrom && rule.weight[1] < boldFrom && synthesis.includes('weight')) faked.push('bold');
+  if (asked.weight >= boldFrom && rule.weight[1] < boldFrom && synthesis.includes('weight'))
+    faked.push('bold');
   if (asked.style !== 'normal' && rule.style === 'normal' && synthesis.includes('style')) faked.push('slant');
   return faked;
 }
 
 function facesOfSite(scanned: readonly Scanned[]): ScanResult['faces'] {
-  const all = new Map<string, { face: ScanResult['faces'][number]; characters: Set<number>; rules: PageFace['rules'] }>();
+  const all = new Map<
+    string,
+    { face: ScanResult['faces'][number]; characters: Set<number>; rules: PageFace['rules'] }
+  >();
   for (const { faces, rules } of scanned) {
     for (const face of faces.values()) {
       const characters = new Set([...face.drawn, ...face.possible]);

@@ -69,7 +69,10 @@ export class SiteStylesheets {
       if (/^(https?:)?\/\//i.test(url)) {
         this.addHosted(page, [{ kind: 'font', url, file: face.file, line: face.line }]);
       } else if (this.site.linked(url, path) === undefined) {
-        this.addProblem({ code: 'font-missing', url, file: face.file, line: face.line, family: face.family }, page);
+        this.addProblem(
+          { code: 'font-missing', url, file: face.file, line: face.line, family: face.family },
+          page,
+        );
       }
     }
   }

@@ -31,9 +31,9 @@ ul[type=circle i], li[type=circle i] { list-style-type: circle }
 ul[type=square i], li[type=square i] { list-style-type: square }
 q::before { content: open-quote }
 q::after { content: close-quote }
-input, select, button, textarea, optgroup, option, meter, progress { font: 13px system-ui-field; text-transform: none }
+input, select, button, textarea, ::file-selector-button { font: 13px Arial; text-transform: none }
 textarea { font-family: monospace }
-optgroup { font-weight: bold }
+optgroup { font-weight: bolder }
 optgroup option { font-weight: normal }
 table { font-weight: inherit }
 rt { font-size: 50% }

@@ -51,19 +51,26 @@ export async function readSite(named: readonly string[], folder: string, root?: 
       if (named.length <= 1) base = path;
       found = pagesBelow(path);
     } else if (info) found = [path];
-    else if (isDynamicPattern(one)) found = (await glob(one, { cwd: folder, absolute: true })).filter(isPage);
+    else if (isDynamicPattern(one))
+      found = (await glob(one, { cwd: folder, absolute: true })).filter(isPage).sort();
     if (found.length === 0) {
-      const reason = info?.isDirectory() || isDynamicPattern(one) ? 'there is no page in it' : 'there is no such file';
-      throw new DenseGlyphError('file-unreadable', reason, { file: one }, 'name a folder, files or globs of pages');
+      const reason =
+        info?.isDirectory() || isDynamicPattern(one) ? 'there is no page in it' : 'there is no such file';
+      throw new DenseGlyphError(
+        'file-unreadable',
+        reason,
+        { file: one },
+        'name a folder, files or globs of pages',
+      );
     }
-    for (const page of found) paths.add(page);
+    for (const page of info?.isDirectory() ? found.sort() : found) paths.add(page);
   }
   const siteRoot = root === undefined ? base : resolve(folder, root);
   const shown = (path: string) => shownPath(path, base);
   const read = (path: string) => readBytes(path, shown(path));
   return {
     root: siteRoot,
-    pages: [...paths].sort().map((path) => ({
+    pages: Array.from(paths, (path) => ({
       page: shown(path),
       path,
       size: statSync(path).size,
@@ -100,8 +107,16 @@ function pathOf(address: string): string | undefined {
 function linkedPath(address: string, from: string, root: string): string | undefined {
   const path = pathOf(address.trim());
   if (path === undefined) return undefined;
-  const full = path.startsWith('/') ? join(root, path) : resolve(dirname(from), path);
+  const full = addressedPath(path, from, root);
   return statSync(full, { throwIfNoEntry: false })?.isFile() ? full : undefined;
+}
+
+/** As URLs have it: a path that leads out of the root ends at the root. Files outside of it are beside each other. */
+function addressedPath(path: string, from: string, root: string): string {
+  const inside = relative(root, from);
+  if (path.startsWith('/')) return join(root, path);
+  if (inside.startsWith('..')) return resolve(dirname(from), path);
+  return join(root, join('/', dirname(inside), path));
 }
 
 /** How many entries are looked at for a file that a path misses. */

@@ -12,6 +12,7 @@ const denseGlyph = (await import(pathToFileURL(join(root, 'dist/index.js')).href
 const withFonts = (use: (folder: string) => Promise<void>) =>
   inFolder(async (folder) => {
     cpSync(sampleFonts, join(folder, 'fonts'), { recursive: true });
+    cpSync(join(root, 'sample/site'), join(folder, 'site'), { recursive: true });
     cpSync(join(root, 'sample/dense-glyph.config.yaml'), join(folder, 'dense-glyph.config.yaml'));
     await use(folder);
   });
@@ -42,13 +43,16 @@ test.each<[string, string[], (folder: string) => Promise<unknown>]>([
       }),
   ],
   ['build', [], (folder) => denseGlyph.build({ folder })],
+  ['scan', ['site'], (folder) => denseGlyph.scan({ site: ['site'], folder })],
 ])('%s as a function does and returns what the command does and prints', (name, args, call) =>
   withFonts((asCommand) =>
     withFonts(async (asFunction) => {
       const { out } = await cli([name, ...args, '--json'], asCommand);
       const result = await call(asFunction);
       expect(JSON.parse(JSON.stringify(result))).toEqual(JSON.parse(out));
-      expect(result).toMatchObject({ [`${{ convert: 'conversion' }[name] ?? name}Version`]: 1 });
+      expect(result).toMatchObject({
+        [`${{ convert: 'conversion', scan: 'demand' }[name] ?? name}Version`]: 1,
+      });
       const paths = tree(asCommand);
       expect(tree(asFunction)).toEqual(paths);
       for (const path of paths) {

@@ -12,7 +12,10 @@ interface ScanOptions extends CommonOptions {
 export function configure(command: Command, terminal: Terminal): void {
   command
     .argument('[site...]', 'a folder, files or globs of pages; the current folder if left out')
-    .option('--root <dir>', 'what URLs with a slash start from; the folder that is named, for files the current one')
+    .option(
+      '--root <dir>',
+      'what URLs with a slash start from; the folder that is named, for files the current one',
+    )
     .option('--trace <what>', 'say who asks for a family, a face ("Harbour Slab 700 italic") or characters')
     .addHelpText('after', '\nExample:\n  dense-glyph scan site --trace "Harbour Slab 700"\n')
     .action(async (site: string[], options: ScanOptions) => {

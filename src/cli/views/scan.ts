@@ -7,7 +7,9 @@ import { characterText, count, listed, table, wrapped } from './words.js';
 type SiteFace = ScanResult['faces'][number];
 
 const faceText = ({ family, weight, style, stretch }: SiteFace['asked']): string =>
-  [family, weight, style === 'normal' ? '' : style, stretch === 100 ? '' : `${stretch}%`].filter(Boolean).join(' ');
+  [family, weight, style === 'normal' ? '' : style, stretch === 100 ? '' : `${stretch}%`]
+    .filter(Boolean)
+    .join(' ');
 
 const facesShown = 24;
 const findingsShown = 24;
@@ -18,15 +20,18 @@ export function scanLines(result: ScanResult, width: number): string[] {
   const declared = faces.filter(({ drawnBy }) => drawnBy !== null);
   const local = faces.filter(({ drawnBy }) => drawnBy === null);
   return [
-    `${colors.bold(count(pages.length, 'page'))}, ${count(declared.length, 'face')} of their own, ${local.length} that systems have`,
+    `${colors.bold(count(pages.length, 'page'))}, ${count(declared.length, 'face')} of their own, ${local.length} left to fonts of the system`,
     '',
     ...demandTable(declared),
-    ...(local.length > 0 ? ['', ...demandTable(local)] : []),
+    ...(local.length > 0 && declared.length > 0 ? [''] : []),
+    ...demandTable(local),
     '',
     ...(findings.length === 0
       ? [colors.green('Nothing is wrong with the fonts of these pages.')]
       : findings.slice(0, findingsShown).flatMap((one) => findingLines(one, pages.length, width))),
-    ...(findings.length > findingsShown ? [`and ${findings.length - findingsShown} more findings: see --json`] : []),
+    ...(findings.length > findingsShown
+      ? [`and ${findings.length - findingsShown} more findings: see --json`]
+      : []),
     '',
     'Next  --trace "<face or characters>" says which rules and pages ask for it.',
   ];
@@ -35,13 +40,15 @@ export function scanLines(result: ScanResult, width: number): string[] {
 function demandTable(faces: readonly SiteFace[]): string[] {
   if (faces.length === 0) return [];
   const isDeclared = faces[0].drawnBy !== null;
-  const rows = faces.slice(0, facesShown).map(({ asked, drawnBy, characters, pages, rules }) => [
-    faceText(asked),
-    ...(isDeclared ? [drawnBy?.url ?? ''] : []),
-    `${parseUnicodeRanges(characters).size}`,
-    `${pages}`,
-    rules[0] ? `${placeText(rules[0])}  ${shortened(rules[0].selector)}` : '',
-  ]);
+  const rows = faces
+    .slice(0, facesShown)
+    .map(({ asked, drawnBy, characters, pages, rules }) => [
+      faceText(asked),
+      ...(isDeclared ? [drawnBy?.url ?? ''] : []),
+      `${parseUnicodeRanges(characters).size}`,
+      `${pages}`,
+      rules[0] ? `${placeText(rules[0])}  ${shortened(rules[0].selector)}` : '',
+    ]);
   const columns = [
     { title: isDeclared ? 'face' : 'drawn by a font of the system' },
     ...(isDeclared ? [{ title: 'file' }] : []),
@@ -69,9 +76,13 @@ function findingLines(
   const start = severityColours[severity](severity.padEnd(8));
   return [
     `${start} ${colors.bold(head || where)}`,
-    ...[message, effect, `${capitalised(advice)}.`, head ? `On ${where}.` : ''].filter(Boolean).map(
-      (text, i) => `         ${wrapped((i === 0 ? `${capitalised(text)};` : text).split(' '), width - 9, 0).join('\n')}`,
-    ).flatMap((text) => text.split('\n').map((line, i) => (i === 0 ? line : `         ${line}`))),
+    ...[message, effect, `${capitalised(advice)}.`, head ? `On ${where}.` : '']
+      .filter(Boolean)
+      .map(
+        (text, i) =>
+          `         ${wrapped((i === 0 ? `${capitalised(text)};` : text).split(' '), width - 9, 0).join('\n')}`,
+      )
+      .flatMap((text) => text.split('\n').map((line, i) => (i === 0 ? line : `         ${line}`))),
   ];
 }
 
@@ -99,8 +110,15 @@ export function traceLines({ faces, pages }: ScanResult, what: string, width: nu
     colors.bold(faceText(face.asked)),
     `  drawn by ${face.drawnBy ? face.drawnBy.url : 'a font of the system'}`,
     ...wrapped(['  on', ...listed(pagesWith(pages, face))], width, 4),
-    ...wrapped(['  characters', ...parseUnicodeRanges(face.characters).codePoints().map(characterText)], width, 4),
-    ...face.rules.map(({ file, line, selector, property }) => `  ${placeText({ file, line })}  ${selector}  ${colors.dim(property)}`),
+    ...wrapped(
+      ['  characters', ...parseUnicodeRanges(face.characters).codePoints().map(characterText)],
+      width,
+      4,
+    ),
+    ...face.rules.map(
+      ({ file, line, selector, property }) =>
+        `  ${placeText({ file, line })}  ${selector}  ${colors.dim(property)}`,
+    ),
     '',
   ]);
 }

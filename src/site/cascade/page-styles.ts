@@ -1,11 +1,9 @@
-import { compareSpecificity, type MatchContext } from '../css/selectors.js';
+import type { MatchContext } from '../css/pseudo-classes.js';
+import { compareSpecificity } from '../css/selectors.js';
 import { readDeclarations } from '../css/rules.js';
 import type { SiteElement } from '../html/document.js';
 import { computedStyle, initialStyle, type AppliedDeclaration, type ComputedStyle } from './computed.js';
 import type { IndexedRule, RuleIndex } from './style-rules.js';
-
-/** Pseudo-elements whose text is told apart. */
-export type PseudoName = 'before' | 'after' | 'marker' | 'first-letter' | 'first-line' | 'placeholder' | 'file-selector-button';
 
 export interface StyledElement {
   style: ComputedStyle;
@@ -13,11 +11,45 @@ export interface StyledElement {
   pseudo: ReadonlyMap<string, ComputedStyle>;
 }
 
-/** Under which conditions styles are computed. */
-export interface Scenario {
-  /** For each set of conditions of the index whether it holds. */
-  holding: readonly boolean[];
-  match: MatchContext;
+/** What matches an element, whatever conditions hold. */
+interface Matches {
+  rules: readonly IndexedRule[];
+  /** The same for elements that the same rules match and whose attributes say the same. */
+  key: string;
+}
+
+/** Which rules match the elements of a page; found once, and used under all conditions. */
+export class PageMatches {
+  private readonly known = new Map<SiteElement, Matches>();
+  /** Numbers of the sets of conditions that matter to the page. */
+  readonly conditions = new Set<number>();
+  /** Whether a rule with a state matches. */
+  hasStates = false;
+
+  constructor(
+    private readonly index: RuleIndex,
+    private readonly context: MatchContext,
+  ) {}
+
+  of(element: SiteElement): Matches {
+    let matches = this.known.get(element);
+    if (!matches) this.known.set(element, (matches = this.found(element)));
+    return matches;
+  }
+
+  private found(element: SiteElement): Matches {
+    const rules = this.index.matching(element, this.context);
+    let key = '';
+    for (const { order, conditions, selector } of rules) {
+      key += `${order},`;
+      if (conditions !== 0) this.conditions.add(conditions);
+      if (selector.hasState) this.hasStates = true;
+    }
+    const inline = element.attributes.get('style');
+    if (inline !== undefined) key += `|${element.line} ${inline}`;
+    if (element.name === 'font') key += `|${element.attributes.get('face') ?? ''}`;
+    return { rules, key };
+  }
 }
 
 const noPseudo: ReadonlyMap<string, ComputedStyle> = new Map();
@@ -30,23 +62,23 @@ export class PageStyles {
 
   constructor(
     private readonly index: RuleIndex,
-    private readonly scenario: Scenario,
+    private readonly matches: PageMatches,
+    /** For each set of conditions of the index whether it holds. */
+    private readonly holding: readonly boolean[],
     /** The page, as the user would write it. */
     private readonly file: string,
   ) {}
 
   styleOf(element: SiteElement, parent: ComputedStyle = initialStyle): StyledElement {
-    const rules = this.index
-      .matching(element, this.scenario.match)
-      .filter(({ conditions }) => this.scenario.holding[conditions]);
-    const inline = element.attributes.get('style');
-    const face = element.name === 'font' ? element.attributes.get('face') : undefined;
-    const key = `${rules.map(({ order }) => order).join()}|${inline ?? ''}|${face ?? ''}`;
+    const { rules, key } = this.matches.of(element);
     let siblings = this.known.get(parent);
-    if (!siblings) this.known.set(parent, (siblings = new Map()));
+    if (!siblings) this.known.set(parent, (siblings = new Map<string, StyledElement>()));
     const before = siblings.get(key);
     if (before) return before;
-    const styled = this.computed(element, parent, rules, inline, face);
+    const inline = element.attributes.get('style');
+    const face = element.name === 'font' ? element.attributes.get('face') : undefined;
+    const holding = rules.filter(({ conditions }) => this.holding[conditions]);
+    const styled = this.computed(element, parent, holding, inline, face);
     siblings.set(key, styled);
     return styled;
   }
@@ -78,7 +110,11 @@ export class PageStyles {
     face: string | undefined,
   ): AppliedDeclaration[] {
     const { inlineStrength, inlineImportantStrength } = this.index;
-    const ranked: { strength: number; rule: IndexedRule | undefined; applied: readonly AppliedDeclaration[] }[] = [];
+    const ranked: {
+      strength: number;
+      rule: IndexedRule | undefined;
+      applied: readonly AppliedDeclaration[];
+    }[] = [];
     for (const rule of rules) {
       if (rule.declarations.length > 0)
         ranked.push({ strength: rule.strength, rule, applied: rule.declarations });

@@ -45,20 +45,22 @@ const otherwise: readonly (readonly [feature: string, value: string])[] = [
 /**
  * The scenarios of a page that differ in which conditions hold: all screens, then paper and states.
  *
- * @param conditionSets those of the rules that say something of text
+ * @param conditionSets those of all rules
+ * @param used numbers of those that match an element of the page
  * @param hasStates whether a rule depends on a state
  */
 export function scenariosOf(
   conditionSets: readonly (readonly Condition[])[],
+  used: ReadonlySet<number>,
   hasStates: boolean,
 ): PageScenario[] {
   const found = new Map<string, PageScenario>();
   const add = (environment: Environment, states: boolean, certainty: PageScenario['certainty']) => {
-    const holding = conditionSets.map((set) => holds(set, environment));
+    const holding = conditionSets.map((set, i) => i === 0 || (used.has(i) && holds(set, environment)));
     const key = `${states ? 's' : ''}${holding.map(Number).join('')}`;
     if (!found.has(key) && found.size < mostScenarios) found.set(key, { holding, states, certainty });
   };
-  const screens = screensFor(conditionSets);
+  const screens = screensFor(conditionSets.filter((_, i) => used.has(i)));
   for (const screen of screens) add(screen, false, 'drawn');
   if (hasStates) for (const screen of screens) add(screen, true, 'possible');
   add({ ...usual, type: 'print', width: 720, height: 1000 }, false, 'possible');
@@ -78,7 +80,8 @@ function screensFor(conditionSets: readonly (readonly Condition[])[]): Environme
   }
   const narrow = { ...usual, width: 390, height: 844 };
   for (const base of [usual, narrow]) {
-    if (texts.some((text) => text.includes('prefers-color-scheme'))) screens.push({ ...base, scheme: 'dark' });
+    if (texts.some((text) => text.includes('prefers-color-scheme')))
+      screens.push({ ...base, scheme: 'dark' });
     for (const [feature, value] of otherwise) {
       if (texts.some((text) => text.includes(feature)))
         screens.push({ ...base, preferences: new Map([[feature, value]]) });

@@ -1,6 +1,7 @@
 // CSS Cascade 5, section 6: the rules of a page, sorted by what they match and by their strength
 
-import { compileSelectors, type CompiledSelector, type MatchContext } from '../css/selectors.js';
+import type { MatchContext } from '../css/pseudo-classes.js';
+import { compileSelectors, type CompiledSelector } from '../css/selectors.js';
 import type { Condition, StyleDeclaration, StyleRule } from '../css/rules.js';
 import type { SiteElement } from '../html/document.js';
 import type { AppliedDeclaration } from './computed.js';
@@ -47,9 +48,11 @@ export class RuleIndex {
   readonly hasStates: boolean;
 
   constructor(sheets: readonly PageSheet[]) {
-    const layers = layerOrder(sheets.flatMap((sheet) => sheet.layers.map((name) => joined(sheet.layer, name))).concat(
-      sheets.flatMap(({ layer }) => (layer === '' ? [] : [layer])),
-    ));
+    const layers = layerOrder(
+      sheets
+        .flatMap((sheet) => sheet.layers.map((name) => joined(sheet.layer, name)))
+        .concat(sheets.flatMap(({ layer }) => (layer === '' ? [] : [layer]))),
+    );
     const count = layers.size;
     this.inlineStrength = count + 2;
     this.inlineImportantStrength = 2 * count + 6;
@@ -64,7 +67,9 @@ export class RuleIndex {
         const rank = layers.get(layer) ?? 0;
         const strength = isAuthor ? (layer === '' ? count + 1 : rank + 1) : 0;
         const importantStrength = isAuthor
-          ? layer === '' ? count + 3 : count + 4 + (count - rank)
+          ? layer === ''
+            ? count + 3
+            : count + 4 + (count - rank)
           : 2 * count + 8;
         const conditions = this.numberOf([...sheet.conditions, ...rule.conditions]);
         for (const selector of selectors) {

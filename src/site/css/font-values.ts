@@ -107,7 +107,11 @@ export function fontIn(tokens: readonly Token[]): FontShorthand | undefined {
     else if (Object.hasOwn(stretchWords, text)) found.stretch = stretchWords[text];
     else if (!/^[-+]?[\d.]+(deg|rad|grad|turn)$/.test(text)) return undefined;
   }
-  const rest = componentsOf(tokens.slice(at));
+  const families = familiesBehindSize(componentsOf(tokens.slice(at)));
+  return families ? { ...found, families } : undefined;
+}
+
+function familiesBehindSize(rest: readonly Token[][]): string[] | undefined {
   // The size, and a line height behind a slash, with or without spaces.
   let start = 1;
   const isSlash = (i: number) => rest[i] !== undefined && textOf(rest[i]).startsWith('/');
@@ -115,7 +119,7 @@ export function fontIn(tokens: readonly Token[]): FontShorthand | undefined {
   else if (isSlash(1)) start = textOf(rest[1]) === '/' ? 3 : 2;
   const size = rest[0] && textOf(rest[0]).split('/')[0];
   if (size === undefined || !isSize(size)) return undefined;
-  const families = familiesIn(
+  return familiesIn(
     tokensOf(
       rest
         .slice(start)
@@ -124,5 +128,4 @@ export function fontIn(tokens: readonly Token[]): FontShorthand | undefined {
         .replace(/\s*,\s*/g, ', '),
     ),
   );
-  return families ? { ...found, families } : undefined;
 }

@@ -1,6 +1,7 @@
 // CSS Syntax 3, Nesting 1, Cascade 5: the rules of a stylesheet that say something of text, each with where it stands
 
-import { parse, type CssNode, type Rule, type SelectorList } from 'css-tree';
+import { parse, type SelectorList } from 'css-tree';
+import { parseStyles, type ParsedItem, type ParsedRule } from './structure.js';
 import { componentsOf, nameOf, splitAt, stringOf, textOf, tokensOf, urlOf, type Token } from './tokens.js';
 
 /** Where a rule stands, as findings and edits name it. */
@@ -77,17 +78,13 @@ export interface StyleRules {
 const textProperties =
   /^(--.*|all|font|font-(family|weight|style|stretch|width|variant|variant-caps|synthesis(-.*)?|feature-settings|variation-settings|size)|text-transform|content|quotes|list-style(-type|-image)?|display|visibility|content-visibility|counter-(reset|increment|set)|text-overflow|hyphens|hyphenate-character|text-emphasis(-style)?|block-ellipsis|text-security)$/s;
 
-/** How deep blocks may lie in each other. */
-const deepest = 64;
-
 interface Context {
-  css: string;
   file: string;
+  placeOf: (offset: number) => SourcePlace;
   conditions: readonly Condition[];
   layer: string;
   scope: string | undefined;
   outer: StyleRule | undefined;
-  depth: number;
   found: StyleRules;
   anonymous: { count: number };
 }
@@ -95,71 +92,52 @@ interface Context {
 /** @param file what its rules are said to stand in @param firstLine of the text in that file */
 export function readRules(css: string, file: string, firstLine = 1): StyleRules {
   const found: StyleRules = { rules: [], fontFaces: [], imports: [], layers: [], counterStyles: new Map() };
-  const options = {
-    positions: true,
-    line: firstLine,
-    parseValue: false,
-    parseCustomProperty: false,
-    parseAtrulePrelude: false,
-    onParseError: () => undefined,
-  } as const;
-  const tree = parse(css, options);
+  const placeOf = placesIn(css, file, firstLine);
+  const anonymous = { count: 0 };
   const context: Context = {
-    css,
     file,
+    placeOf,
     conditions: [],
     layer: '',
     scope: undefined,
     outer: undefined,
-    depth: 0,
     found,
-    anonymous: { count: 0 },
+    anonymous,
   };
-  if (tree.type === 'StyleSheet') readNodes(tree.children, context);
+  readItems(parseStyles(css), context);
   return found;
 }
 
 /** A style attribute. */
 export function readDeclarations(css: string, line: number): StyleDeclaration[] {
-  const tree = parse(css, {
-    context: 'declarationList',
-    positions: true,
-    line: Math.max(1, line),
-    parseValue: false,
-    parseCustomProperty: false,
-    onParseError: () => undefined,
-  });
-  return tree.type === 'DeclarationList' ? declarationsIn(tree.children) : [];
+  return declarationsIn(parseStyles(css, true), placesIn(css, '', Math.max(1, line)));
 }
 
-const placeOf = (node: CssNode, { file }: Context): SourcePlace => ({
-  file,
-  line: node.loc?.start.line ?? 0,
-  column: node.loc?.start.column ?? 0,
-});
-
-const textIn = ({ loc }: CssNode, { css }: Context): string =>
-  loc ? css.slice(loc.start.offset, loc.end.offset).replace(/\s+/g, ' ').trim() : '';
-
-function readNodes(nodes: Iterable<CssNode>, context: Context): void {
-  if (context.depth > deepest) return;
-  for (const node of nodes) {
-    if (node.type === 'Rule') readRule(node, context);
-    else if (node.type === 'Atrule') {
-      const prelude = node.prelude?.type === 'Raw' ? node.prelude.value.trim() : '';
-      readAtRule(node.name.toLowerCase().replace(/^-(webkit|moz)-/, ''), prelude, node, context);
+function placesIn(css: string, file: string, firstLine: number): (offset: number) => SourcePlace {
+  const lines = [0];
+  for (let at = css.indexOf('\n'); at >= 0; at = css.indexOf('\n', at + 1)) lines.push(at + 1);
+  return (offset) => {
+    let [low, high] = [0, lines.length - 1];
+    while (low < high) {
+      const middle = (low + high + 1) >> 1;
+      if (lines[middle] <= offset) low = middle;
+      else high = middle - 1;
     }
+    return { file, line: firstLine + low, column: offset - lines[low] + 1 };
+  };
+}
+
+function readItems(items: readonly ParsedItem[], context: Context): void {
+  for (const item of items) {
+    if (item.kind === 'rule') readRule(item, context);
+    else if (item.kind === 'at-rule')
+      readAtRule(item.name.replace(/^-(webkit|moz)-/, ''), item.prelude, item, context);
   }
 }
 
-function readAtRule(
-  name: string,
-  prelude: string,
-  node: Extract<CssNode, { type: 'Atrule' }>,
-  context: Context,
-): void {
+function readAtRule(name: string, prelude: string, node: ParsedRule, context: Context): void {
   const { found, conditions } = context;
-  const body = node.block?.children;
+  const body = node.block;
   switch (name) {
     case 'media':
     case 'supports':
@@ -194,7 +172,7 @@ function readAtRule(
       return;
     case 'counter-style':
       if (body) {
-        const descriptors = declarationsIn(body, true).map(
+        const descriptors = declarationsIn(body, context.placeOf, true).map(
           ({ property, value }) => [property, value] as const,
         );
         found.counterStyles.set(prelude, new Map(descriptors));
@@ -205,66 +183,70 @@ function readAtRule(
         body &&
         !['page', 'keyframes', 'property', 'font-feature-values', 'font-palette-values'].includes(name)
       )
-        readNodes(body, { ...context, depth: context.depth + 1 });
+        readItems(body, context);
   }
 }
 
 /** Of a conditional rule, which may stand inside of a style rule and hold declarations itself. */
-function readBody(node: CssNode, body: Iterable<CssNode>, context: Context): void {
-  const { outer } = context;
+function readBody(node: ParsedRule, body: readonly ParsedItem[], context: Context): void {
+  const { outer, layer, conditions, scope, placeOf } = context;
   if (outer) {
-    const declarations = declarationsIn(body);
-    const { layer, conditions, scope } = context;
+    const declarations = declarationsIn(body, placeOf);
     if (declarations.length > 0)
-      context.found.rules.push({
-        ...outer,
-        ...placeOf(node, context),
-        declarations,
-        layer,
-        conditions,
-        scope,
-      });
+      context.found.rules.push({ ...outer, ...placeOf(node.offset), declarations, layer, conditions, scope });
   }
-  readNodes(body, { ...context, depth: context.depth + 1 });
+  readItems(body, context);
 }
 
 const within = (layer: string, name: string) => (layer === '' ? name : `${layer}.${name}`);
 
-function readRule(node: Rule, context: Context): void {
-  if (node.prelude.type !== 'SelectorList') return;
-  const { layer, conditions, scope, outer } = context;
+function readRule(node: ParsedRule, context: Context): void {
+  const { layer, conditions, scope, outer, placeOf } = context;
+  const selectors = selectorsIn(node.prelude);
+  if (!selectors || !node.block) return;
   const rule: StyleRule = {
-    ...placeOf(node, context),
-    selectorText: textIn(node.prelude, context),
-    selectors: node.prelude,
+    ...placeOf(node.offset),
+    selectorText: node.prelude.replace(/\s+/g, ' '),
+    selectors,
     outer,
-    declarations: declarationsIn(node.block.children),
+    declarations: declarationsIn(node.block, placeOf),
     conditions,
     layer,
     scope,
   };
   if (rule.declarations.length > 0) context.found.rules.push(rule);
-  readNodes(node.block.children, { ...context, outer: rule, depth: context.depth + 1 });
+  readItems(node.block, { ...context, outer: rule });
+}
+
+function selectorsIn(prelude: string): SelectorList | undefined {
+  let failed = false;
+  try {
+    const list = parse(prelude, { context: 'selectorList', onParseError: () => (failed = true) });
+    return failed || list.type !== 'SelectorList' ? undefined : list;
+  } catch {
+    return undefined;
+  }
 }
 
 /** @param all whether to keep what says nothing of text too */
-function declarationsIn(nodes: Iterable<CssNode>, all = false): StyleDeclaration[] {
+function declarationsIn(
+  items: readonly ParsedItem[],
+  placeOf: (offset: number) => SourcePlace,
+  all = false,
+): StyleDeclaration[] {
   const found: StyleDeclaration[] = [];
-  for (const node of nodes) {
-    if (node.type !== 'Declaration') continue;
-    const isCustom = node.property.startsWith('--');
-    const property = isCustom
-      ? node.property
-      : node.property.toLowerCase().replace(/^-(webkit|moz|epub|ms)-/, '');
+  for (const item of items) {
+    if (item.kind !== 'declaration') continue;
+    const isCustom = item.name.startsWith('--');
+    const property = isCustom ? item.name : item.name.toLowerCase().replace(/^-(webkit|moz|epub|ms)-/, '');
     if (!all && !textProperties.test(property)) continue;
-    const value = node.value.type === 'Raw' ? node.value.value.trim() : '';
-    found.push({ property, value, important: node.important !== false, line: node.loc?.start.line ?? 0 });
+    found.push({ property, value: item.value, important: item.important, line: placeOf(item.offset).line });
   }
   return found;
 }
 
 /** CSS Cascade 5, section 2: `@import url() layer() supports() media`. */
-function readImport(prelude: string, node: CssNode, context: Context): void {
+function readImport(prelude: string, node: ParsedRule, context: Context): void {
   const [first, ...rest] = componentsOf(tokensOf(prelude));
   const address = first && (urlOf(first) ?? stringOf(first));
   if (address === undefined) return;
@@ -282,18 +264,20 @@ function readImport(prelude: string, node: CssNode, context: Context): void {
   if (/^supports\(/i.test(word())) at++;
   const media = rest.slice(at).map(textOf).join(' ');
   if (media !== '') conditions.push({ kind: 'media', text: media });
-  context.found.imports.push({ ...placeOf(node, context), url: address, conditions, layer });
+  context.found.imports.push({ ...context.placeOf(node.offset), url: address, conditions, layer });
 }
 
 /** CSS Fonts 4, section 4. */
-function readFontFace(body: Iterable<CssNode>, node: CssNode, context: Context): void {
-  const values = new Map(declarationsIn(body, true).map(({ property, value }) => [property, value]));
+function readFontFace(body: readonly ParsedItem[], node: ParsedRule, context: Context): void {
+  const values = new Map(
+    declarationsIn(body, context.placeOf, true).map(({ property, value }) => [property, value]),
+  );
   const [family] = componentsOf(tokensOf(values.get('font-family') ?? ''));
   const name = family && nameOf(tokensOf(values.get('font-family') ?? ''));
   const source = values.get('src');
   if (!name || source === undefined) return;
   context.found.fontFaces.push({
-    ...placeOf(node, context),
+    ...context.placeOf(node.offset),
     family: name,
     weight: values.get('font-weight'),
     style: values.get('font-style'),

@@ -1,22 +1,16 @@
 // Selectors 4, Nesting 1, Scoping 1: selectors compiled once and matched many times
 
-import {
-  ident,
-  string,
-  type CssNode,
-  type PseudoClassSelector,
-  type Selector,
-  type SelectorList,
-} from 'css-tree';
+import { ident, type CssNode, type PseudoClassSelector, type Selector, type SelectorList } from 'css-tree';
 import { elementsWithin, type SiteElement } from '../html/document.js';
-
-/** What a selector is matched under. */
-export interface MatchContext {
-  /** Whether states that need an event (`:hover`, `:checked` by hand, …) count as reached. */
-  states: boolean;
-}
-
-type Matcher = (element: SiteElement, context: MatchContext) => boolean;
+import {
+  dir,
+  lang,
+  siblingsOf,
+  stateNames,
+  structure,
+  UnknownSelector,
+  type Matcher,
+} from './pseudo-classes.js';
 
 export interface CompiledSelector {
   matches: Matcher;
@@ -29,8 +23,6 @@ export interface CompiledSelector {
   /** Whether it depends on a state. */
   hasState: boolean;
 }
-
-class UnknownSelector extends Error {}
 
 type Specificity = [number, number, number];
 
@@ -236,10 +228,6 @@ export const compareSpecificity = (
   b: readonly [number, number, number],
 ): number => a[0] - b[0] || a[1] - b[1] || a[2] - b[2];
 
-/** States that need an event, or that scripts and visitors bring about. */
-const states =
-  /^(hover|active|focus|focus-visible|focus-within|visited|target|target-within|user-valid|user-invalid|popover-open|modal|fullscreen|picture-in-picture|playing|paused|seeking|buffering|stalled|muted|volume-locked|autofill|-webkit-autofill|interest-source|interest-target|current|past|future|invalid|valid|in-range|out-of-range|state|blank)$/;
-
 function pseudoClass(
   node: PseudoClassSelector,
   specificity: Specificity,
@@ -248,7 +236,7 @@ function pseudoClass(
 ): Matcher {
   const name = node.name.toLowerCase();
   const inner = node.children ? [...node.children] : [];
-  if (states.test(name)) {
+  if (stateNames.test(name)) {
     specificity[1]++;
     state.hasState = true;
     return (_, context) => context.states;
@@ -271,7 +259,7 @@ function pseudoClass(
       return (element, context) => !selectors.some(({ matches }) => matches(element, context));
     }
     case 'has': {
-      const found = relative(inner, outer, specificity, state);
+      const found = relative(inner, specificity, state);
       return (element, context) => found.some((matches) => matches(element, context));
     }
   }
@@ -290,9 +278,7 @@ function forgiving(inner: readonly CssNode[], outer: Outer): CompiledSelector[] 
       ? []
       : [...list.children].flatMap((selector) => {
           try {
-            return selector.type === 'Selector'
-              ? [compileSelector(selector, withoutNesting(outer, selector))]
-              : [];
+            return selector.type === 'Selector' ? [innerSelector(selector, outer)] : [];
           } catch (cause) {
             if (cause instanceof UnknownSelector) return [];
             throw cause;
@@ -306,9 +292,16 @@ function strict(inner: readonly CssNode[], outer: Outer): CompiledSelector[] {
     if (list.type !== 'SelectorList') throw new UnknownSelector();
     return [...list.children].map((selector) => {
       if (selector.type !== 'Selector') throw new UnknownSelector();
-      return compileSelector(selector, withoutNesting(outer, selector));
+      return innerSelector(selector, outer);
     });
   });
+}
+
+/** Pseudo-elements have no place inside of a pseudo-class. */
+function innerSelector(selector: Selector, outer: Outer): CompiledSelector {
+  const compiled = compileSelector(selector, withoutNesting(outer, selector));
+  if (compiled.pseudoElement !== undefined) throw new UnknownSelector();
+  return compiled;
 }
 
 /** Inside of a pseudo-class nothing is nested unless it says `&`. */
@@ -318,7 +311,6 @@ const withoutNesting = (outer: Outer, selector: Selector): Outer =>
 /** `:has()`: its selectors start from the element. */
 function relative(
   inner: readonly CssNode[],
-  outer: Outer,
   specificity: Specificity,
   state: { hasState: boolean },
 ): Matcher[] {
@@ -331,7 +323,6 @@ function relative(
     const combinator = nodes[0]?.type === 'Combinator' ? nodes[0].name : ' ';
     const rest = nodes[0]?.type === 'Combinator' ? nodes.slice(1) : nodes;
     const target = compileSelector({ ...selector, children: listOf(rest) }, undefined);
-    void outer;
     compiled.push(target);
     return (element, context) => candidates(element, combinator).some((one) => target.matches(one, context));
   });
@@ -358,47 +349,6 @@ function candidates(element: SiteElement, combinator: string): SiteElement[] {
     }
   }
 }
-
-const isOfType = (element: SiteElement) => (other: SiteElement) => other.name === element.name;
-const siblingsOf = (element: SiteElement) => element.parent?.elements ?? [element];
-const isLink = ({ name, attributes }: SiteElement) =>
-  (name === 'a' || name === 'area') && attributes.has('href');
-const isField = ({ name }: SiteElement) =>
-  /^(input|select|textarea|button|fieldset|optgroup|option)$/.test(name);
-
-const structure: Readonly<Record<string, Matcher>> = {
-  root: (element) => element.parent === undefined && element.name !== 'template',
-  scope: (element) => element.parent === undefined,
-  host: () => false,
-  empty: (element) =>
-    element.elements.length === 0 &&
-    element.children.every((child) => child.kind === 'text' && child.text === ''),
-  'first-child': (element) => element.index === 0,
-  'last-child': (element) => element.index === siblingsOf(element).length - 1,
-  'only-child': (element) => siblingsOf(element).length === 1,
-  'first-of-type': (element) => siblingsOf(element).find(isOfType(element)) === element,
-  'last-of-type': (element) => siblingsOf(element).filter(isOfType(element)).at(-1) === element,
-  'only-of-type': (element) => siblingsOf(element).filter(isOfType(element)).length === 1,
-  'any-link': isLink,
-  link: isLink,
-  '-webkit-any-link': isLink,
-  checked: ({ attributes }) => attributes.has('checked') || attributes.has('selected'),
-  default: ({ attributes }) => attributes.has('checked') || attributes.has('selected'),
-  disabled: (element) => isField(element) && element.attributes.has('disabled'),
-  enabled: (element) => isField(element) && !element.attributes.has('disabled'),
-  required: (element) => isField(element) && element.attributes.has('required'),
-  optional: (element) => isField(element) && !element.attributes.has('required'),
-  'read-only': (element) => !isWritable(element),
-  'read-write': (element) => isWritable(element),
-  'placeholder-shown': ({ attributes }) => attributes.has('placeholder') && !attributes.get('value'),
-  indeterminate: ({ name, attributes }) => name === 'progress' && !attributes.has('value'),
-  open: ({ attributes }) => attributes.has('open'),
-  defined: ({ name }) => !name.includes('-'),
-};
-
-const isWritable = ({ name, attributes }: SiteElement): boolean =>
-  (/^(input|textarea)$/.test(name) && !attributes.has('readonly') && !attributes.has('disabled')) ||
-  attributes.has('contenteditable');
 
 function nth(
   name: string,
@@ -442,47 +392,4 @@ function stepOf(node: CssNode): [a: number, b: number] {
           ? -1
           : Number(text);
   return [number(node.a, 0), number(node.b, 0)];
-}
-
-/** The language of an element, by the nearest attribute. */
-export function languageOf(element: SiteElement): string {
-  for (let at: SiteElement | undefined = element; at; at = at.parent) {
-    const value = at.attributes.get('lang') ?? at.attributes.get('xml:lang');
-    if (value !== undefined) return value;
-  }
-  return '';
-}
-
-function wordsOf(inner: readonly CssNode[]): string[] {
-  return inner.flatMap((node): string[] => {
-    if (node.type === 'Identifier') return [ident.decode(node.name)];
-    if (node.type === 'String') return [node.value];
-    if (node.type === 'Raw') {
-      return node.value
-        .split(',')
-        .map((part) => (/^\s*["']/.test(part) ? string.decode(part.trim()) : part.trim()));
-    }
-    return 'children' in node && node.children ? wordsOf([...node.children]) : [];
-  });
-}
-
-/** Extended filtering (RFC 4647, section 3.3.2), as far as ranges begin with a language. */
-function lang(inner: readonly CssNode[]): Matcher {
-  const wanted = wordsOf(inner).map((word) => word.toLowerCase().replace(/^\*-/, ''));
-  if (wanted.length === 0) throw new UnknownSelector();
-  return (element) => {
-    const own = languageOf(element).toLowerCase();
-    return wanted.some((range) => own === range || own.startsWith(`${range}-`));
-  };
-}
-
-function dir(inner: readonly CssNode[]): Matcher {
-  const [wanted] = wordsOf(inner);
-  return (element) => {
-    for (let at: SiteElement | undefined = element; at; at = at.parent) {
-      const value = at.attributes.get('dir')?.toLowerCase();
-      if (value === 'ltr' || value === 'rtl') return value === wanted;
-    }
-    return wanted === 'ltr';
-  };
 }

@@ -49,7 +49,11 @@ function isStylesheet({ attributes }: SiteElement): boolean {
   if (attributes.has('disabled') || words.includes('alternate')) return false;
   if (words.includes('stylesheet')) return true;
   // Preloaded, and made a stylesheet once it is there.
-  return words.includes('preload') && attributes.get('as') === 'style' && /stylesheet/.test(attributes.get('onload') ?? '');
+  return (
+    words.includes('preload') &&
+    attributes.get('as') === 'style' &&
+    /stylesheet/.test(attributes.get('onload') ?? '')
+  );
 }
 
 function addSheet(
@@ -69,5 +73,7 @@ function addSheet(
   }
   found.sheets.push({ origin: 'author', rules: rules.rules, conditions, layers: rules.layers, layer });
   for (const face of rules.fontFaces)
-    found.fontFaces.push(conditions.length === 0 ? face : { ...face, conditions: [...conditions, ...face.conditions] });
+    found.fontFaces.push(
+      conditions.length === 0 ? face : { ...face, conditions: [...conditions, ...face.conditions] },
+    );
 }

@@ -22,7 +22,9 @@ export function faceRuleOf(rule: FontFaceDescriptors): FaceRule {
     rule,
     weight: rangeOf(rule.weight, (part) => weightIn(part, 400), 400),
     stretch: rangeOf(rule.stretch, stretchIn, 100),
-    style: (rule.style === undefined ? undefined : styleIn(componentsOf(tokensOf(rule.style))[0] ?? [])) ?? 'normal',
+    style:
+      (rule.style === undefined ? undefined : styleIn(componentsOf(tokensOf(rule.style))[0] ?? [])) ??
+      'normal',
     characters: charactersIn(rule.unicodeRange),
   };
 }
@@ -55,7 +57,11 @@ export interface DrawnBy {
 }
 
 /** Which rules draw characters that are asked for, by font matching and unicode-range; the last of rules alike wins. */
-export function drawnBy(faces: readonly FaceRule[], asked: AskedStyle, characters: Iterable<number>): DrawnBy[] {
+export function drawnBy(
+  faces: readonly FaceRule[],
+  asked: AskedStyle,
+  characters: Iterable<number>,
+): DrawnBy[] {
   const own = faces.filter(({ family }) => family.toLowerCase() === asked.family.toLowerCase());
   const best = matchingFaces(own, asked).reverse();
   const found = new Map<FaceRule | undefined, number[]>();

@@ -2,10 +2,10 @@
 
 import { initialStyle, type ComputedStyle } from '../cascade/computed.js';
 import type { PageStyles, StyledElement } from '../cascade/page-styles.js';
-import { languageOf } from '../css/selectors.js';
+import { languageOf } from '../css/pseudo-classes.js';
 import { elementsWithin, ownText, type SiteElement } from '../html/document.js';
 import { Counters, contentText, markerText } from './generated-content.js';
-import { isTextTransform, transformedText } from './transformed-text.js';
+import { isTextTransform, transformedPiece } from './transformed-text.js';
 
 /** A piece of text as it is drawn. */
 export interface DrawnPiece {
@@ -19,20 +19,39 @@ export interface DrawnPiece {
 }
 
 /** Elements whose text nodes aren't text. */
-const notText: ReadonlySet<string> = new Set(['script', 'style', 'template', 'title', 'head', 'meta', 'link', 'iframe', 'object', 'audio', 'video', 'canvas', 'datalist']);
+const notText: ReadonlySet<string> = new Set([
+  'script',
+  'style',
+  'template',
+  'title',
+  'head',
+  'meta',
+  'link',
+  'iframe',
+  'object',
+  'audio',
+  'video',
+  'canvas',
+  'datalist',
+]);
 
 /** Visits all text of a page, in the order of the document. */
 export function drawnText(root: SiteElement, styles: PageStyles, visit: (piece: DrawnPiece) => void): void {
   const counters = new Counters();
-  const walk = (element: SiteElement, parent: ComputedStyle, isParentShown: boolean, quoteDepth: { depth: number }) => {
+  const walk = (
+    element: SiteElement,
+    parent: ComputedStyle,
+    isParentShown: boolean,
+    quoteDepth: { depth: number },
+  ) => {
     const styled = styles.styleOf(element, parent);
     const { style, pseudo } = styled;
     if (notText.has(element.name)) return;
     const isShown = isParentShown && style.display !== 'none' && !style.isContentHidden;
-    const say = (text: string, own: ComputedStyle, name?: string) => {
+    const say = (text: string, own: ComputedStyle, name?: string, isOnLoad = true) => {
       if (text.trim() === '') return;
       const shown = transformed(text, own, element);
-      const isSeen = isShown && own.isVisible && own.display !== 'none';
+      const isSeen = isOnLoad && isShown && own.isVisible && own.display !== 'none';
       visit({ text: shown, style: own, element, isShown: isSeen, ...(name ? { pseudo: name } : {}) });
       if (/small-caps|petite-caps/.test(own.caps) && shown.toUpperCase() !== shown) {
         visit({ text: shown.toUpperCase(), style: own, element, isShown: false, pseudo: 'small capitals' });
@@ -57,7 +76,8 @@ export function drawnText(root: SiteElement, styles: PageStyles, visit: (piece: 
       } else walk(child, style, isShown && !isClosed, quoteDepth);
     }
     generated('after');
-    if (style.textOverflow.includes('ellipsis')) visit({ text: '…', style, element, isShown: false, pseudo: 'ellipsis' });
+    if (style.textOverflow.includes('ellipsis'))
+      visit({ text: '…', style, element, isShown: false, pseudo: 'ellipsis' });
     leave();
   };
   walk(root, initialStyle, true, { depth: 0 });
@@ -66,14 +86,20 @@ export function drawnText(root: SiteElement, styles: PageStyles, visit: (piece: 
 function transformed(text: string, { transform }: ComputedStyle, element: SiteElement): string {
   let result = text;
   for (const word of transform.toLowerCase().split(/\s+/)) {
-    if (isTextTransform(word)) result = transformedText(result, word, [languageOf(element)]);
+    if (isTextTransform(word)) result = transformedPiece(result, word, languageOf(element));
   }
   return result;
 }
 
-type Say = (text: string, style: ComputedStyle, name?: string) => void;
+/** @param isOnLoad whether it is there before anybody does something */
+type Say = (text: string, style: ComputedStyle, name?: string, isOnLoad?: boolean) => void;
 
-function sayMarker({ style, pseudo }: StyledElement, element: SiteElement, counters: Counters, say: Say): void {
+function sayMarker(
+  { style, pseudo }: StyledElement,
+  element: SiteElement,
+  counters: Counters,
+  say: Say,
+): void {
   if (style.display !== 'list-item') return;
   const marker = pseudo.get('marker') ?? style;
   if (marker.content !== 'normal' && pseudo.has('marker')) {
@@ -112,7 +138,7 @@ function sayField({ style, pseudo }: StyledElement, element: SiteElement, say: S
   const { attributes, name } = element;
   const placeholder = attributes.get('placeholder');
   if (placeholder !== undefined && (name === 'input' || name === 'textarea'))
-    say(placeholder, pseudo.get('placeholder') ?? pseudo.get('-webkit-input-placeholder') ?? style, 'placeholder');
+    say(placeholder, pseudo.get('placeholder') ?? style, 'placeholder');
   if (name === 'option' || name === 'optgroup') say(attributes.get('label') ?? '', style);
   if (name !== 'input') return;
   const type = attributes.get('type')?.toLowerCase() ?? 'text';
@@ -122,6 +148,7 @@ function sayField({ style, pseudo }: StyledElement, element: SiteElement, say: S
     say('Choose File', pseudo.get('file-selector-button') ?? style, 'file-selector-button');
     say('No file chosen', style);
   } else if (type === 'password') say('•'.repeat(value?.length ?? 0), style);
-  else if (/^(date|datetime-local|month|time|week)$/.test(type)) say('0123456789/:-,. dmy AMPM Week mm/dd/yyyy', style);
+  else if (/^(date|datetime-local|month|time|week)$/.test(type))
+    say('0123456789/:-,. dmy AMPM Week mm/dd/yyyy', style, 'date field', false);
   else say(value ?? buttons[type] ?? '', style);
 }

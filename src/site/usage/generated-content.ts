@@ -86,7 +86,8 @@ export function contentText(
     const written = textOf(part);
     if (written === '/') break; // what follows is read aloud
     if (token.type === tokenTypes.String) text += string.decode(token.text);
-    else if (token.type === tokenTypes.Ident) text += quoteText(token.text.toLowerCase(), pairs, language, quotes);
+    else if (token.type === tokenTypes.Ident)
+      text += quoteText(token.text.toLowerCase(), pairs, language, quotes);
     else if (token.type === tokenTypes.Function) text += functionText(part, element, counters);
   }
   return text;
@@ -99,7 +100,9 @@ function quoteText(word: string, pairs: string, language: string, quotes: { dept
   const { depth } = quotes;
   if (isOpen) quotes.depth++;
   if (word.startsWith('no-') || pairs === 'none') return '';
-  const marks = tokensOf(pairs).filter(({ type }) => type === tokenTypes.String).map(({ text }) => string.decode(text));
+  const marks = tokensOf(pairs)
+    .filter(({ type }) => type === tokenTypes.String)
+    .map(({ text }) => string.decode(text));
   if (marks.length === 0) return quotationMarksOf(language);
   const at = Math.min(depth * 2, marks.length - 2) + (isOpen ? 0 : 1);
   return marks[at] ?? '';
@@ -109,7 +112,9 @@ function functionText(part: readonly Token[], element: SiteElement, counters: Co
   const name = part[0].text.toLowerCase();
   const values = part.slice(1).filter(({ type }) => type !== tokenTypes.WhiteSpace);
   const words = values.filter(({ type }) => type === tokenTypes.Ident).map(({ text }) => ident.decode(text));
-  const strings = values.filter(({ type }) => type === tokenTypes.String).map(({ text }) => string.decode(text));
+  const strings = values
+    .filter(({ type }) => type === tokenTypes.String)
+    .map(({ text }) => string.decode(text));
   switch (name) {
     case 'attr(':
       return element.attributes.get(words[0]?.toLowerCase() ?? '') ?? strings[0] ?? '';
@@ -126,7 +131,14 @@ function functionText(part: readonly Token[], element: SiteElement, counters: Co
 }
 
 /** Markers that browsers draw as shapes. */
-const shapes: ReadonlySet<string> = new Set(['disc', 'circle', 'square', 'disclosure-open', 'disclosure-closed', 'none']);
+const shapes: ReadonlySet<string> = new Set([
+  'disc',
+  'circle',
+  'square',
+  'disclosure-open',
+  'disclosure-closed',
+  'none',
+]);
 
 /** The marker of a list item. */
 export function markerText(listStyle: string, value: number): string {

@@ -1,5 +1,5 @@
 import type { ComputedStyle } from '../cascade/computed.js';
-import { PageStyles } from '../cascade/page-styles.js';
+import { PageMatches, PageStyles } from '../cascade/page-styles.js';
 import { scenariosOf } from '../cascade/scenarios.js';
 import { RuleIndex, type PageSheet } from '../cascade/style-rules.js';
 import { readRules, type FontFaceDescriptors } from '../css/rules.js';
@@ -89,21 +89,28 @@ export function pageFaces(
   const declared = new Set(fontFaces.map(({ family }) => family.toLowerCase()));
   const index = cache.for(sheets);
   const faces = new Map<string, PageFace>();
-  for (const { holding, states, certainty } of scenariosOf(index.conditionSets, index.hasStates)) {
-    const styles = new PageStyles(index, { holding, match: { states } }, file);
-    const asked = new Map<ComputedStyle, PageFace>();
-    drawnText(root, styles, ({ text, style, isShown }) => {
-      let face = asked.get(style);
-      if (!face) asked.set(style, (face = faceFor(style, declared, faces)));
-      const target = certainty === 'drawn' && isShown ? face.drawn : face.possible;
-      for (const character of text) target.add(character.codePointAt(0)!);
-      if (isShown) noteRules(face, style);
-    });
-  }
+  const atRest = new PageMatches(index, { states: false });
+  const inStates = index.hasStates ? new PageMatches(index, { states: true }) : atRest;
   const languages = new Set<string>();
-  for (const { attributes } of elementsWithin(root)) {
-    const language = attributes.get('lang');
+  for (const element of elementsWithin(root)) {
+    const language = element.attributes.get('lang');
     if (language) languages.add(language);
+    atRest.of(element);
+    inStates.of(element);
+  }
+  const used = new Set([...atRest.conditions, ...inStates.conditions]);
+  const hasStates = atRest.hasStates || inStates.hasStates;
+  for (const { holding, states, certainty } of scenariosOf(index.conditionSets, used, hasStates)) {
+    const styles = new PageStyles(index, states ? inStates : atRest, holding, file);
+    const asked = new Map<ComputedStyle, { face: PageFace; pieces: number }>();
+    drawnText(root, styles, ({ text, style, isShown }) => {
+      let entry = asked.get(style);
+      if (!entry) asked.set(style, (entry = { face: faceFor(style, declared, faces), pieces: 0 }));
+      const target = certainty === 'drawn' && isShown ? entry.face.drawn : entry.face.possible;
+      for (const character of text) target.add(character.codePointAt(0)!);
+      if (isShown) entry.pieces++;
+    });
+    for (const [style, { face, pieces }] of asked) if (pieces > 0) noteRules(face, style, pieces);
   }
   return { faces, languages: [...languages] };
 }
@@ -124,13 +131,13 @@ function faceFor(
   return face;
 }
 
-function noteRules(face: PageFace, { deciders }: ComputedStyle): void {
+function noteRules(face: PageFace, { deciders }: ComputedStyle, pieces: number): void {
   for (const property of deciding) {
     const place = deciders.get(property)?.place;
     if (!place) continue;
     const key = `${place.file}:${place.line}:${place.selector}:${property}`;
     const known = face.rules.get(key);
-    if (known) known.pieces++;
-    else face.rules.set(key, { ...place, property, pieces: 1 });
+    if (known) known.pieces += pieces;
+    else face.rules.set(key, { ...place, property, pieces });
   }
 }

@@ -62,7 +62,10 @@ class Collector {
   all(): SiteFinding[] {
     return [...this.found.values()]
       .map(({ finding: one, pages }) => ({ ...one, pages: [...pages].sort() }))
-      .sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity) || b.pages.length - a.pages.length);
+      .sort(
+        (a, b) =>
+          severities.indexOf(a.severity) - severities.indexOf(b.severity) || b.pages.length - a.pages.length,
+      );
   }
 }
 
@@ -70,11 +73,13 @@ const severities: readonly Severity[] = ['error', 'warning', 'note'];
 
 /** Families that systems have, or that CSS defines; nobody declares them. */
 const systemFamilies =
-  /^(serif|sans-serif|monospace|cursive|fantasy|system-ui|ui-.*|math|emoji|fangsong|-apple-system|blinkmacsystemfont|arial|arial black|helvetica|helvetica neue|times|times new roman|georgia|verdana|tahoma|trebuchet ms|courier|courier new|lucida .*|consolas|menlo|monaco|segoe ui.*|roboto|ubuntu.*|cantarell|oxygen.*|fira sans|droid sans|noto .*|liberation .*|sfmono-regular|sf mono|calibri|cambria|palatino.*|garamond|apple color emoji|system-ui-field|impact|comic sans ms|hiragino .*|yu .*|meiryo|ms .*|simsun|simhei|microsoft .*|pingfang .*|malgun gothic)$/i;
+  /^(serif|sans-serif|monospace|cursive|fantasy|system-ui|ui-.*|math|emoji|fangsong|-apple-system|blinkmacsystemfont|arial|arial black|helvetica|helvetica neue|times|times new roman|georgia|verdana|tahoma|trebuchet ms|courier|courier new|lucida .*|consolas|menlo|monaco|segoe ui.*|roboto|ubuntu.*|cantarell|oxygen.*|fira sans|droid sans|noto .*|liberation .*|sfmono-regular|sf mono|calibri|cambria|palatino.*|garamond|apple color emoji|impact|comic sans ms|hiragino .*|yu .*|meiryo|ms .*|simsun|simhei|microsoft .*|pingfang .*|malgun gothic)$/i;
 
 /** The rule that most of the text with a face stands behind, by property. */
 function ruleFor(face: PageFace, property: string): AskingRule | undefined {
-  return [...face.rules.values()].filter((one) => one.property === property).sort((a, b) => b.pieces - a.pieces)[0];
+  return [...face.rules.values()]
+    .filter((one) => one.property === property)
+    .sort((a, b) => b.pieces - a.pieces)[0];
 }
 
 const placeOf = (rule: AskingRule | undefined) =>
@@ -157,7 +162,10 @@ const kindWords: Readonly<Record<HostedReference['kind'], string>> = {
   preload: 'a font is preloaded',
 };
 
-function hostedReference(reference: HostedReference & { pages: ReadonlySet<string> }, collected: Collector): void {
+function hostedReference(
+  reference: HostedReference & { pages: ReadonlySet<string> },
+  collected: Collector,
+): void {
   const { kind, url, file, line } = reference;
   const host = /^(?:https?:)?\/\/([^/?#]*)/i.exec(url)?.[1] ?? url;
   const message = `${kindWords[kind]} ${kind === 'preconnect' || kind === 'dns-prefetch' ? 'of' : 'from'} another host, ${host}`;

@@ -33,6 +33,26 @@ export function transformedText(
   }
 }
 
+/**
+ * What a transform makes of the text of one element.
+ *
+ * @param language BCP 47, as the page says; empty where it says nothing
+ */
+export function transformedPiece(text: string, transform: TextTransform, language: string): string {
+  const own = primarySubtag(language);
+  const locale = hasOwnCase.has(own) ? own : undefined;
+  switch (transform) {
+    case 'uppercase':
+      return locale ? text.toLocaleUpperCase(locale) : text.toUpperCase();
+    case 'lowercase':
+      return locale ? text.toLocaleLowerCase(locale) : text.toLowerCase();
+    case 'capitalize':
+      return text.replace(/(?<![\p{L}\p{N}\p{M}])\p{L}/gu, (letter) => capitalized(letter, [language]));
+    default:
+      return transformedText(text, transform, [language]);
+  }
+}
+
 const primarySubtag = (tag: string) => tag.split('-')[0].toLowerCase();
 /** Languages for which Unicode has rules of their own (SpecialCasing.txt), and Greek, which drops its accents. */
 const hasOwnCase: ReadonlySet<string> = new Set(['az', 'el', 'lt', 'tr']);
