@@ -73,7 +73,7 @@ try {
   await terminal(
     'subset',
     `node ${program} subset ferries/fonts/FerrywakeSans-Regular.ttf --chars-from ferries/site --languages el,cy --chars ж --out type`,
-    17,
+    24,
   );
   await terminal('scan', `node ${program} scan ferries/site`, 22);
   execFileSync('node', [program, 'inspect', variable, '--page', 'specimen.html', '--quiet'], { cwd: folder });

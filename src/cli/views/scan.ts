@@ -47,7 +47,7 @@ function demandTable(faces: readonly SiteFace[]): string[] {
       ...(isDeclared ? [drawnBy?.url ?? ''] : []),
       `${parseUnicodeRanges(characters).size}`,
       `${pages}`,
-      rules[0] ? `${placeText(rules[0])}  ${shortened(rules[0].selector)}` : '',
+      askerText(asked, rules),
     ]);
   const columns = [
     { title: isDeclared ? 'face' : 'drawn by a font of the system' },
@@ -58,6 +58,17 @@ function demandTable(faces: readonly SiteFace[]): string[] {
   ];
   const more = faces.length > facesShown ? [`and ${faces.length - facesShown} more`] : [];
   return [...table(columns, rows), ...more];
+}
+
+/** Who asks for what is special about the face: the slant before the weight before the family. */
+function askerText(asked: SiteFace['asked'], rules: SiteFace['rules']): string {
+  const by = (property: string) => rules.find((rule) => rule.property === property);
+  const rule =
+    (asked.style === 'normal' ? undefined : by('font-style')) ??
+    (asked.weight === 400 ? undefined : by('font-weight')) ??
+    by('font-family') ??
+    rules[0];
+  return rule ? `${placeText(rule)}  ${shortened(rule.selector)}` : '';
 }
 
 const longestSelector = 36;
@@ -96,7 +107,10 @@ function listedPages(pages: readonly string[]): string {
 
 /** Who asks for a family, a face or characters. */
 export function traceLines({ faces, pages }: ScanResult, what: string, width: number): string[] {
-  const named = faces.filter(({ asked }) => faceText(asked).toLowerCase().startsWith(what.toLowerCase()));
+  const text = what.toLowerCase();
+  const exact = faces.filter(({ asked }) => faceText(asked).toLowerCase() === text);
+  const named =
+    exact.length > 0 ? exact : faces.filter(({ asked }) => faceText(asked).toLowerCase().startsWith(text));
   const wanted = [...new Set(what)].map((character) => character.codePointAt(0)!);
   const found =
     named.length > 0
@@ -115,12 +129,19 @@ export function traceLines({ faces, pages }: ScanResult, what: string, width: nu
       width,
       4,
     ),
-    ...face.rules.map(
-      ({ file, line, selector, property }) =>
-        `  ${placeText({ file, line })}  ${selector}  ${colors.dim(property)}`,
-    ),
+    ...askerLines(face.rules),
     '',
   ]);
+}
+
+/** A line for each rule, with the properties that it sets. */
+function askerLines(rules: SiteFace['rules']): string[] {
+  const properties = new Map<string, string[]>();
+  for (const { file, line, selector, property } of rules) {
+    const rule = `  ${placeText({ file, line })}  ${selector}`;
+    properties.set(rule, [...(properties.get(rule) ?? []), property]);
+  }
+  return [...properties].map(([rule, names]) => `${rule}  ${colors.dim(names.join(', '))}`);
 }
 
 const pagesWith = (pages: ScanResult['pages'], face: SiteFace): string[] =>
