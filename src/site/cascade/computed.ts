@@ -325,20 +325,42 @@ function customProperties(
   }
   if (!own) return parent;
   const resolved = new Map<string, string>();
+  const work = newWork();
   for (const name of own.keys()) {
-    const value = valueOf(name, own, new Set());
+    const value = valueOf(name, own, work);
     if (value !== undefined) resolved.set(name, value);
   }
   return resolved;
 }
 
-function valueOf(name: string, all: ReadonlyMap<string, string>, within: Set<string>): string | undefined {
+/** What substitution has come to, so that properties which name each other many times over come to an end. */
+interface Substitution {
+  /** The properties whose values are being found. */
+  within: Set<string>;
+  /** Values that were found without meeting a cycle. */
+  known: Map<string, string | undefined>;
+  cycles: number;
+  left: number;
+}
+
+/** How many `var()` are followed for one element; stylesheets of thousands of properties need some thousand. */
+const mostSteps = 50_000;
+const newWork = (): Substitution => ({ within: new Set(), known: new Map(), cycles: 0, left: mostSteps });
+
+function valueOf(name: string, all: ReadonlyMap<string, string>, work: Substitution): string | undefined {
   const value = all.get(name);
   if (value === undefined || !/\bvar\(/i.test(value)) return value;
-  if (within.has(name)) return undefined;
-  within.add(name);
-  const result = substituted(value, all, within);
-  within.delete(name);
+  if (work.known.has(name)) return work.known.get(name);
+  if (work.within.has(name)) {
+    work.cycles++;
+    return undefined;
+  }
+  if (work.left-- <= 0) return undefined;
+  const before = work.cycles;
+  work.within.add(name);
+  const result = substituted(value, all, work);
+  work.within.delete(name);
+  if (work.cycles === before) work.known.set(name, result);
   return result;
 }
 
@@ -346,7 +368,7 @@ function valueOf(name: string, all: ReadonlyMap<string, string>, within: Set<str
 function substituted(
   value: string,
   custom: ReadonlyMap<string, string>,
-  within = new Set<string>(),
+  work = newWork(),
 ): string | undefined {
   const start = value.search(/\b(var|env)\(/i);
   if (start < 0) return value;
@@ -357,11 +379,11 @@ function substituted(
   const [first, ...rest] = splitAt(inner, ',');
   const name = textOf(first).trim();
   const isVariable = /^var/i.test(value.slice(start));
-  let found = isVariable ? valueOf(name, custom, within) : undefined;
+  let found = isVariable ? valueOf(name, custom, work) : undefined;
   const hasFallback = rest.length > 0;
-  if (found === undefined && hasFallback) found = substituted(rest.map(textOf).join(','), custom, within);
+  if (found === undefined && hasFallback) found = substituted(rest.map(textOf).join(','), custom, work);
   if (found === undefined) return undefined;
-  const after = substituted(value.slice(close + 1), custom, within);
+  const after = substituted(value.slice(close + 1), custom, work);
   if (after === undefined || found.length + after.length > mostCharacters) return undefined;
   return `${value.slice(0, start)}${found}${after}`;
 }

@@ -26,6 +26,9 @@ const [narrowest, widest] = [320, 2560];
 /** More differ only in conditions that hardly matter together. */
 const mostScenarios = 48;
 
+/** Screens that are tried for these; of more, every second, third and so on is taken. */
+const mostScreens = 400;
+
 /** Preferences and abilities that visitors have, with what they may be besides the usual. */
 const otherwise: readonly (readonly [feature: string, value: string])[] = [
   ['prefers-reduced-motion', 'reduce'],
@@ -73,12 +76,13 @@ function screensFor(conditionSets: readonly (readonly Condition[])[]): Environme
   const widths = between(breakpointsOf(texts, 'width'), narrowest, widest);
   const heights = between(breakpointsOf(texts, 'height'), 480, 1440);
   const hasShapes = texts.some((text) => /orientation|aspect-ratio/i.test(text));
-  const screens: Environment[] = [usual];
+  const sizes: Environment[] = [];
   for (const width of widths) {
     for (const height of hasShapes ? [width * 1.6, width * 0.6, ...heights] : heights)
-      screens.push({ ...usual, width, height });
+      sizes.push({ ...usual, width, height });
   }
   const narrow = { ...usual, width: 390, height: 844 };
+  const screens: Environment[] = [];
   for (const base of [usual, narrow]) {
     if (texts.some((text) => text.includes('prefers-color-scheme')))
       screens.push({ ...base, scheme: 'dark' });
@@ -88,7 +92,8 @@ function screensFor(conditionSets: readonly (readonly Condition[])[]): Environme
     }
     screens.push({ ...base, containers: false });
   }
-  return screens;
+  const step = Math.ceil(sizes.length / mostScreens);
+  return [usual, narrow, ...screens, ...sizes.filter((_, i) => i % step === 0)];
 }
 
 /** Each breakpoint, a little less, and a little more. */
