@@ -105,4 +105,33 @@ describe('scan', () => {
         expect(err).toContain(name);
       }
     }));
+
+  /** Each would take hours if nothing bounded it. */
+  test.each<[string, string]>([
+    [
+      'properties that stand for each other twice',
+      `:root { ${Array.from({ length: 60 }, (_, i) => `--v${i}: var(--v${i + 1}) var(--v${i + 1});`).join('')} }`,
+    ],
+    [
+      'a cycle of them, with fallbacks',
+      `:root { ${Array.from({ length: 60 }, (_, i) => `--v${i}: var(--v${(i + 1) % 60}, x) var(--v${(i + 1) % 60}, x);`).join('')} }`,
+    ],
+    [
+      'thousands of breakpoints',
+      Array.from(
+        { length: 1000 },
+        (_, i) => `@media (min-width: ${2 * i}px) { p { font-weight: 400 } }`,
+      ).join(''),
+    ],
+    ['rules in rules', `${'p, q, .r {'.repeat(40)}font-weight: 400`],
+  ])('comes to an end: %s', (_, css) =>
+    inFolder(async (folder) => {
+      writeFileSync(
+        join(folder, 'index.html'),
+        `<!doctype html><style>${css} p { font-family: Arial }</style><p>x`,
+      );
+      const { code, err } = await cli(['scan', '.', '--json'], folder);
+      expect([code, err]).toEqual([0, '']);
+    }),
+  );
 });
