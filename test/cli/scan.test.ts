@@ -123,6 +123,8 @@ describe('scan', () => {
         (_, i) => `@media (min-width: ${2 * i}px) { p { font-weight: 400 } }`,
       ).join(''),
     ],
+    ['a value of thousands of them', `p { font-family: ${'var(--a) '.repeat(11_000)} } :root { --a: x }`],
+    ['fallbacks in fallbacks', `p { font-family: ${'var(--a, '.repeat(9000)}serif${')'.repeat(9000)} }`],
     ['rules in rules', `${'p, q, .r {'.repeat(40)}font-weight: 400`],
   ])('comes to an end: %s', (_, css) =>
     inFolder(async (folder) => {

@@ -1,7 +1,8 @@
 // CSS Cascade 5, section 4; Custom Properties 1: what an element's declarations come to
 
 import { familiesIn, fontIn, stretchIn, styleIn, weightIn, type TextStyle } from '../css/font-values.js';
-import { componentsOf, splitAt, textOf, tokensOf, type Token } from '../css/tokens.js';
+import { componentsOf, textOf, tokensOf, type Token } from '../css/tokens.js';
+import { customProperties, substituted } from './substitution.js';
 
 /** What of an element's style decides which face draws which characters. */
 export interface ComputedStyle {
@@ -302,103 +303,4 @@ function setValue(
   for (const key of properties[longhand].keys)
     (style as unknown as Record<string, unknown>)[key] = scratch[key];
   return true;
-}
-
-/** Characters that a value may come to: properties may stand for each other many times over. */
-const mostCharacters = 100_000;
-
-function customProperties(
-  applied: readonly AppliedDeclaration[],
-  parent: ReadonlyMap<string, string>,
-): ReadonlyMap<string, string> {
-  let own: Map<string, string> | undefined;
-  for (const { property, value } of applied) {
-    if (!property.startsWith('--')) continue;
-    own ??= new Map(parent);
-    const keyword = value.toLowerCase();
-    if (keyword === 'initial') own.delete(property);
-    else if (keyword === 'inherit' || keyword === 'unset' || keyword.startsWith('revert')) {
-      const before = parent.get(property);
-      if (before === undefined) own.delete(property);
-      else own.set(property, before);
-    } else own.set(property, value);
-  }
-  if (!own) return parent;
-  const resolved = new Map<string, string>();
-  const work = newWork();
-  for (const name of own.keys()) {
-    const value = valueOf(name, own, work);
-    if (value !== undefined) resolved.set(name, value);
-  }
-  return resolved;
-}
-
-/** What substitution has come to, so that properties which name each other many times over come to an end. */
-interface Substitution {
-  /** The properties whose values are being found. */
-  within: Set<string>;
-  /** Values that were found without meeting a cycle. */
-  known: Map<string, string | undefined>;
-  cycles: number;
-  left: number;
-}
-
-/** How many `var()` are followed for one element; stylesheets of thousands of properties need some thousand. */
-const mostSteps = 50_000;
-const newWork = (): Substitution => ({ within: new Set(), known: new Map(), cycles: 0, left: mostSteps });
-
-function valueOf(name: string, all: ReadonlyMap<string, string>, work: Substitution): string | undefined {
-  const value = all.get(name);
-  if (value === undefined || !/\bvar\(/i.test(value)) return value;
-  if (work.known.has(name)) return work.known.get(name);
-  if (work.within.has(name)) {
-    work.cycles++;
-    return undefined;
-  }
-  if (work.left-- <= 0) return undefined;
-  const before = work.cycles;
-  work.within.add(name);
-  const result = substituted(value, all, work);
-  work.within.delete(name);
-  if (work.cycles === before) work.known.set(name, result);
-  return result;
-}
-
-/** A value with what its `var()` stand for; undefined where one stands for nothing. */
-function substituted(
-  value: string,
-  custom: ReadonlyMap<string, string>,
-  work = newWork(),
-): string | undefined {
-  const start = value.search(/\b(var|env)\(/i);
-  if (start < 0) return value;
-  if (value.length > mostCharacters) return undefined;
-  const open = value.indexOf('(', start);
-  const close = closing(value, open);
-  const inner = tokensOf(value.slice(open + 1, close));
-  const [first, ...rest] = splitAt(inner, ',');
-  const name = textOf(first).trim();
-  const isVariable = /^var/i.test(value.slice(start));
-  let found = isVariable ? valueOf(name, custom, work) : undefined;
-  const hasFallback = rest.length > 0;
-  if (found === undefined && hasFallback) found = substituted(rest.map(textOf).join(','), custom, work);
-  if (found === undefined) return undefined;
-  const after = substituted(value.slice(close + 1), custom, work);
-  if (after === undefined || found.length + after.length > mostCharacters) return undefined;
-  return `${value.slice(0, start)}${found}${after}`;
-}
-
-function closing(text: string, open: number): number {
-  let depth = 0;
-  let quote = '';
-  for (let at = open; at < text.length; at++) {
-    const c = text[at];
-    if (quote !== '') {
-      if (c === '\\') at++;
-      else if (c === quote) quote = '';
-    } else if (c === '"' || c === "'") quote = c;
-    else if (c === '(') depth++;
-    else if (c === ')' && --depth === 0) return at;
-  }
-  return text.length;
 }
