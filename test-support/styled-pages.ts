@@ -1,40 +1,37 @@
 import { initialStyle, type ComputedStyle } from '#src/site/cascade/computed.js';
-import { PageMatches, PageStyles } from '#src/site/cascade/page-styles.js';
+import { PageMatches } from '#src/site/cascade/matches.js';
+import { PageStyles, StyleCache } from '#src/site/cascade/page-styles.js';
 import { scenariosOf } from '#src/site/cascade/scenarios.js';
-import { RuleIndex, type PageSheet } from '#src/site/cascade/style-rules.js';
 import { readRules } from '#src/site/css/rules.js';
-import { elementsWithin, readDocument, type SiteElement } from '#src/site/html/document.js';
+import { elementsWithin, readDocument, treesWithin, type SiteElement } from '#src/site/html/document.js';
 import { stylesheetsOf } from '#src/site/html/stylesheets.js';
-import { userAgentStyles } from '#src/data/user-agent-styles.js';
-
-const userAgent: PageSheet = {
-  origin: 'user-agent',
-  rules: readRules(userAgentStyles, 'user-agent').rules,
-  conditions: [],
-  layers: [],
-  layer: '',
-};
+import { SiteStyles } from '#src/site/usage/page-faces.js';
 
 /** The styles of a page that holds all of its own, on a usual screen, by the ids of its elements. */
-export function stylesById(
+export async function stylesById(
   html: string,
-): Map<string, { style: ComputedStyle; before: ComputedStyle | undefined }> {
+): Promise<Map<string, { style: ComputedStyle; before: ComputedStyle | undefined }>> {
   const root = readDocument(html);
-  const { sheets } = stylesheetsOf(root, 'page.html', {
-    linked: () => undefined,
-    inline: (css, file, line) => readRules(css, file, Math.max(1, line)),
-  });
-  const index = new RuleIndex([userAgent, ...sheets]);
-  const matches = new PageMatches(index, { states: false });
-  for (const element of elementsWithin(root)) matches.of(element);
-  const [usual] = scenariosOf(index.conditionSets, matches.conditions, false);
-  const styles = new PageStyles(index, matches, usual.holding, 'page.html');
+  const site = new SiteStyles();
+  const trees = new Map<SiteElement | undefined, ReturnType<typeof site.for>['atRest']>();
+  for (const tree of treesWithin(root)) {
+    const { sheets } = await stylesheetsOf(tree, 'page.html', {
+      linked: () => Promise.resolve(undefined),
+      inline: (css, file, line) => readRules(css, file, Math.max(1, line)),
+    });
+    trees.set(tree === root ? undefined : tree, site.for(sheets).atRest);
+  }
+  const matches = new PageMatches(trees);
+  for (const tree of treesWithin(root)) for (const element of elementsWithin(tree)) matches.of(element);
+  const [usual] = scenariosOf(site.conditions.all, matches.conditions, false);
+  const styles = new PageStyles(matches, usual.holding, 'page.html', new StyleCache());
   const found = new Map<string, { style: ComputedStyle; before: ComputedStyle | undefined }>();
   const walk = (element: SiteElement, parent: ComputedStyle) => {
     const { style, pseudo } = styles.styleOf(element, parent);
     const id = element.attributes.get('id');
     if (id !== undefined) found.set(id, { style, before: pseudo.get('before') });
-    for (const child of element.elements) walk(child, style);
+    for (const child of element.shadow?.children ?? element.assigned ?? element.children)
+      if (child.kind === 'element') walk(child, style);
   };
   walk(root, initialStyle);
   return found;

@@ -2,23 +2,14 @@ import { boldFrom } from '../core/face/matching.js';
 import { rangeText } from '../core/face/index.js';
 import { rangesOf, unicodeRangeText } from '../core/text/unicode-ranges.js';
 import type { Finding } from '../findings.js';
-import { readSite, type SitePage } from '../io/site-pages.js';
+import { readSite } from '../io/site-folder.js';
 import { drawnBy, faceRuleOf, type FaceRule } from '../site/usage/declared-faces.js';
-import {
-  IndexCache,
-  pageFaces,
-  type AskedStyle,
-  type AskingRule,
-  type PageFace,
-} from '../site/usage/page-faces.js';
-import { decodedPage } from '../site/html/encoding.js';
-import { readDocument } from '../site/html/document.js';
-import { stylesheetsOf } from '../site/html/stylesheets.js';
+import type { AskedStyle, AskingRule, PageFace } from '../site/usage/page-faces.js';
 import type { FontFaceDescriptors } from '../site/css/rules.js';
-import { hostedReferences } from '../site/usage/hosted-references.js';
 import { siteFindings } from '../site/usage/site-findings.js';
-import { Steps, type OnProgress } from './progress.js';
-import { SiteStylesheets } from './site-stylesheets.js';
+import type { OnProgress } from './progress.js';
+import type { ScannedPage } from './scan-pages.js';
+import { scannedSite } from './scan-threads.js';
 
 export interface ScanRequest {
   /** Folders, files or globs of pages; the current folder if none is named. */
@@ -61,14 +52,6 @@ export interface ScanResult {
   findings: (Finding & { pages: string[] })[];
 }
 
-/** A page with what was found on it. */
-interface Scanned {
-  page: string;
-  languages: string[];
-  faces: Map<string, PageFace>;
-  rules: FaceRule[];
-}
-
 /**
  * Says which face draws which characters of a site, who asks for it, and what is wrong.
  *
@@ -77,19 +60,9 @@ interface Scanned {
  */
 export async function scan(request: ScanRequest, progress?: OnProgress): Promise<ScanResult> {
   const site = await readSite(request.site, request.folder, request.root);
-  const stylesheets = new SiteStylesheets(site);
-  const cache = new IndexCache();
-  const steps = new Steps(
-    'reading pages',
-    site.pages.map(({ size }) => size),
-    progress,
-  );
-  const scanned: Scanned[] = [];
-  for (const page of site.pages) {
-    steps.begin(page.page);
-    scanned.push(await scanPage(page, stylesheets, cache));
-    steps.end(page.size);
-  }
+  const found = await scannedSite(site, progress);
+  const rulesOf = rulesOnce();
+  const scanned = found.pages.map(({ fontFaces, ...page }) => ({ ...page, rules: fontFaces.map(rulesOf) }));
   const pages = scanned.map(({ page, languages, faces, rules }) => ({
     page,
     languages,
@@ -99,25 +72,24 @@ export async function scan(request: ScanRequest, progress?: OnProgress): Promise
     demandVersion: 1,
     pages,
     faces: facesOfSite(scanned),
-    findings: siteFindings(scanned, stylesheets.problems, stylesheets.hosted, site),
+    findings: siteFindings(scanned, found.problems, found.hosted),
   };
 }
 
-async function scanPage(page: SitePage, stylesheets: SiteStylesheets, cache: IndexCache): Promise<Scanned> {
-  const root = readDocument(await decodedPage(page.page, page.read()));
-  const source = stylesheets.for(page);
-  const { sheets, fontFaces } = stylesheetsOf(root, page.page, source);
-  stylesheets.addHosted(page.page, hostedReferences(root, page.page));
-  const { faces, languages } = pageFaces(root, page.page, sheets, fontFaces, cache);
-  return { page: page.page, languages, faces, rules: fontFaces.map(rulesOnce) };
+/** A page with what was found on it. */
+interface Scanned extends Omit<ScannedPage, 'fontFaces'> {
+  rules: FaceRule[];
 }
 
-const known = new WeakMap<FontFaceDescriptors, FaceRule>();
-
-function rulesOnce(rule: FontFaceDescriptors): FaceRule {
-  let read = known.get(rule);
-  if (!read) known.set(rule, (read = faceRuleOf(rule)));
-  return read;
+/** Reads each rule once, though pages have copies of it. */
+function rulesOnce(): (rule: FontFaceDescriptors) => FaceRule {
+  const known = new Map<string, FaceRule>();
+  return (rule) => {
+    const key = JSON.stringify([rule.file, rule.line, rule.column, rule.conditions]);
+    let read = known.get(key);
+    if (!read) known.set(key, (read = faceRuleOf(rule)));
+    return read;
+  };
 }
 
 /** An entry for each certainty and each rule that draws some of the characters. */

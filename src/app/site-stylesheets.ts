@@ -1,86 +1,112 @@
-import type { SiteFolder, SitePage } from '../io/site-pages.js';
+import type { Site, SitePage } from '../io/site.js';
 import { readRules, type FontFaceDescriptors, type StyleRules } from '../site/css/rules.js';
+import { behindBase } from '../site/html/base-url.js';
 import { decodedStylesheet } from '../site/html/encoding.js';
-import type { StylesheetSource } from '../site/html/stylesheets.js';
+import type { LinkedSheet, StylesheetSource } from '../site/html/stylesheets.js';
 import type { HostedReference } from '../site/usage/hosted-references.js';
-import type { SiteProblem } from '../site/usage/site-findings.js';
+import { newProblems, newReferences, type SiteProblem } from '../site/usage/site-problems.js';
+
+/** A stylesheet that was read. */
+interface Sheet extends LinkedSheet {
+  address: string;
+  /** What of its faces' files isn't here. */
+  problems: SiteProblem[];
+  hosted: HostedReference[];
+}
+
+/** Style elements that stand on many pages are the same mostly; those of applications may differ on each. */
+const mostInline = 500;
 
 /** The stylesheets of a site, each read once, and what could not be had. */
 export class SiteStylesheets {
-  private readonly files = new Map<string, StyleRules>();
+  private readonly sheets = new Map<string, Promise<Sheet>>();
   private readonly inline = new Map<string, StyleRules>();
-  /** By what is wrong, with the pages where. */
-  readonly problems = new Map<string, SiteProblem & { pages: Set<string> }>();
-  readonly hosted = new Map<string, HostedReference & { pages: Set<string> }>();
-  /** Paths by the file that is shown, for links in it. */
-  private readonly paths = new Map<string, string>();
+  readonly problems = newProblems();
+  readonly hosted = newReferences();
+  /** Addresses by the file that is shown, for links in it. */
+  private readonly addresses = new Map<string, string>();
 
-  constructor(private readonly site: SiteFolder) {}
+  constructor(private readonly site: Site) {}
 
-  for(page: SitePage): StylesheetSource {
-    this.paths.set(page.page, page.path);
+  /** @param base what the page's links start from, where it says so */
+  for(page: SitePage, base: string | undefined): StylesheetSource {
+    this.addresses.set(page.page, page.address);
     return {
       inline: (css, file, line) => {
         const key = `${file}:${line}:${css}`;
         let rules = this.inline.get(key);
-        if (!rules) this.inline.set(key, (rules = readRules(css, file, Math.max(1, line))));
+        if (!rules) {
+          if (this.inline.size >= mostInline) this.inline.clear();
+          this.inline.set(key, (rules = readRules(css, file, Math.max(1, line))));
+        }
         return rules;
       },
-      linked: (address, from, line) => this.linked(address, from, line, page.page),
+      linked: (address, from, line) =>
+        this.linked(from === page.page ? behindBase(address, base) : address, from, line, page.page),
     };
   }
 
-  addHosted(page: string, references: readonly HostedReference[]): void {
-    for (const one of references) {
-      const key = `${one.kind} ${one.url} ${one.file}:${one.line}`;
-      const known = this.hosted.get(key);
-      if (known) known.pages.add(page);
-      else this.hosted.set(key, { ...one, pages: new Set([page]) });
-    }
+  /** Notes what of the files isn't here that the rules of a page itself name. */
+  async checkFaces(
+    faces: readonly FontFaceDescriptors[],
+    page: SitePage,
+    base: string | undefined,
+  ): Promise<void> {
+    const own = faces.filter(({ file }) => file === page.page);
+    for (const one of await this.missingSources(own, page.address, base))
+      if ('code' in one) this.problems.add(one.code, one, [page.page]);
+      else this.hosted.add(one.kind, one, [page.page]);
   }
 
-  private linked(address: string, from: string, line: number, page: string) {
-    if (/^(https?:)?\/\//i.test(address)) {
+  private async linked(address: string, from: string, line: number, page: string) {
+    const start = this.addresses.get(from) ?? '';
+    if (this.site.otherHost(address, start) !== undefined) {
       const kind = from === page ? 'stylesheet' : 'import';
-      this.addHosted(page, [{ kind, url: address, file: from, line }]);
+      this.hosted.add(kind, { kind, url: address, file: from, line }, [page]);
       return undefined;
     }
-    const fromPath = this.paths.get(from);
-    const path = fromPath === undefined ? undefined : this.site.linked(address, fromPath);
-    if (path === undefined) {
-      this.addProblem({ code: 'stylesheet-missing', url: address, file: from, line }, page);
+    const found = await this.site.addressOf(address, start);
+    if (found === undefined) {
+      const nearest = this.site.nearest(address, start);
+      const problem = { code: 'stylesheet-missing', url: address, file: from, line, nearest } as const;
+      this.problems.add(problem.code, problem, [page]);
       return undefined;
     }
-    const file = this.site.shown(path);
-    this.paths.set(file, path);
-    let rules = this.files.get(path);
-    if (!rules) {
-      rules = readRules(decodedStylesheet(this.site.read(path)), file);
-      this.files.set(path, rules);
-    }
-    for (const face of rules.fontFaces) this.checkSources(face, path, page);
-    return { file, rules };
+    let sheet = this.sheets.get(found);
+    if (!sheet) this.sheets.set(found, (sheet = this.read(address, start)));
+    const { problems, hosted, ...read } = await sheet;
+    this.addresses.set(read.file, read.address);
+    for (const one of problems) this.problems.add(one.code, one, [page]);
+    for (const one of hosted) this.hosted.add(one.kind, one, [page]);
+    return read;
   }
 
-  /** Font files that aren't there. */
-  private checkSources(face: FontFaceDescriptors, path: string, page: string): void {
-    for (const { url } of face.sources) {
-      if (url === undefined || /^data:/i.test(url)) continue;
-      if (/^(https?:)?\/\//i.test(url)) {
-        this.addHosted(page, [{ kind: 'font', url, file: face.file, line: face.line }]);
-      } else if (this.site.linked(url, path) === undefined) {
-        this.addProblem(
-          { code: 'font-missing', url, file: face.file, line: face.line, family: face.family },
-          page,
-        );
+  private async read(link: string, from: string): Promise<Sheet> {
+    const { file, address, bytes } = (await this.site.linked(link, from))!;
+    const rules = readRules(decodedStylesheet(bytes), file);
+    const missing = await this.missingSources(rules.fontFaces, address);
+    const problems = missing.filter((one) => 'code' in one);
+    return { file, address, rules, problems, hosted: missing.filter((one) => 'kind' in one) };
+  }
+
+  /** Font files that aren't there, or not here. */
+  private async missingSources(
+    faces: readonly FontFaceDescriptors[],
+    from: string,
+    base?: string,
+  ): Promise<(SiteProblem | HostedReference)[]> {
+    const found: (SiteProblem | HostedReference)[] = [];
+    for (const { sources, file, line, family } of faces) {
+      for (const source of sources) {
+        if (source.url === undefined || /^data:/i.test(source.url)) continue;
+        const url = behindBase(source.url, base);
+        if (this.site.otherHost(url, from) !== undefined) found.push({ kind: 'font', url, file, line });
+        else if ((await this.site.addressOf(url, from)) === undefined) {
+          const nearest = this.site.nearest(url, from);
+          found.push({ code: 'font-missing', url, file, line, family, nearest });
+        }
       }
     }
-  }
-
-  private addProblem(problem: SiteProblem, page: string): void {
-    const key = `${problem.code} ${problem.file}:${problem.line} ${problem.url}`;
-    const known = this.problems.get(key);
-    if (known) known.pages.add(page);
-    else this.problems.set(key, { ...problem, pages: new Set([page]) });
+    return found;
   }
 }

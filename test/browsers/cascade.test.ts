@@ -142,7 +142,7 @@ describe.each(availableEngines())('%s', (engineName) => {
   test.each(pages.map(([name], i) => [name, i] as const))('computes the same: %s', async (_, i) => {
     await engine.open(`${server.origin}/${i}`);
     const said = await engine.run<Record<string, Said>>(askBrowser);
-    const own = stylesById(documents[i]);
+    const own = await stylesById(documents[i]);
     expect([...own.keys()].sort()).toEqual(Object.keys(said).sort());
     for (const [id, { style, before }] of own) {
       const isThere = before !== undefined && !/^(none|normal)$/.test(before.content);

@@ -5,7 +5,8 @@ import { pathToFileURL } from 'node:url';
 import { root } from './root.mjs';
 
 const compiled = join(root, 'build/src');
-const entries = ['index', 'core/index', 'site/index', 'kit/index'];
+/** The last one is started as a thread. */
+const entries = ['index', 'core/index', 'site/index', 'kit/index', 'app/scan-thread'];
 
 /** Relative imports of a module or of its types, as paths of that kind. */
 function importsOf(path, extension) {

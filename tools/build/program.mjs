@@ -107,6 +107,7 @@ export async function bundleProgram() {
     input: {
       'dense-glyph': join(root, 'build/src/bin/start.js'),
       main: join(root, 'build/src/bin/main.js'),
+      'scan-thread': join(root, 'build/src/app/scan-thread.js'),
     },
     external: (id) =>
       isPackage(id) && ![...inlined, ...modulesOnly].includes(packageOf(id)) && !(id in lighter),

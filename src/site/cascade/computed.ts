@@ -25,7 +25,7 @@ export interface ComputedStyle {
   /** Values of custom properties, shared where nothing of them changes. */
   custom: ReadonlyMap<string, string>;
   /** Not inherited. */
-  display: string;
+  display: 'none' | 'list-item' | 'box';
   content: string;
   counterReset: string;
   counterIncrement: string;
@@ -63,7 +63,7 @@ export const initialStyle: ComputedStyle = {
   hyphens: 'manual',
   isVisible: true,
   custom: new Map(),
-  display: 'inline',
+  display: 'box',
   content: 'normal',
   counterReset: 'none',
   counterIncrement: 'none',
@@ -76,7 +76,7 @@ export const initialStyle: ComputedStyle = {
 /** The style of an element without declarations of its own. */
 const inherited = (parent: ComputedStyle): ComputedStyle => ({
   ...parent,
-  display: 'inline',
+  display: 'box',
   content: 'normal',
   counterReset: 'none',
   counterIncrement: 'none',
@@ -182,7 +182,16 @@ const properties: Readonly<Record<string, { keys: readonly Key[]; isInherited: b
       return true;
     },
   },
-  display: { keys: ['display'], isInherited: false, set: word('display', /^[a-z -]+$/i) },
+  display: {
+    keys: ['display'],
+    isInherited: false,
+    set: (tokens, target) => {
+      const text = textOf(tokens).toLowerCase();
+      if (!/^[a-z -]+$/.test(text)) return undefined;
+      target.display = text === 'none' ? 'none' : /\blist-item\b/.test(text) ? 'list-item' : 'box';
+      return true;
+    },
+  },
   'content-visibility': {
     keys: ['isContentHidden'],
     isInherited: true,
@@ -302,5 +311,22 @@ function setValue(
   if (!properties[own]?.set(tokensOf(value), scratch, parent)) return false;
   for (const key of properties[longhand].keys)
     (style as unknown as Record<string, unknown>)[key] = scratch[key];
+  return true;
+}
+
+/** Whether two styles are alike, and decided by the same rules. */
+export function isSameStyle(a: ComputedStyle, b: ComputedStyle): boolean {
+  for (const key in a) {
+    const [one, other] = [a[key as keyof ComputedStyle], b[key as keyof ComputedStyle]];
+    if (one === other) continue;
+    if (one instanceof Map && other instanceof Map ? !isSameMap(one, other) : String(one) !== String(other))
+      return false;
+  }
+  return true;
+}
+
+function isSameMap(a: ReadonlyMap<unknown, unknown>, b: ReadonlyMap<unknown, unknown>): boolean {
+  if (a.size !== b.size) return false;
+  for (const [key, value] of a) if (b.get(key) !== value) return false;
   return true;
 }

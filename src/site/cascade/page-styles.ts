@@ -1,165 +1,221 @@
-import type { MatchContext } from '../css/pseudo-classes.js';
-import { compareSpecificity } from '../css/selectors.js';
+// CSS Cascade 5, section 6.1: which declarations win
+
 import { readDeclarations } from '../css/rules.js';
 import type { SiteElement } from '../html/document.js';
-import { computedStyle, initialStyle, type AppliedDeclaration, type ComputedStyle } from './computed.js';
-import type { IndexedRule, RuleIndex } from './style-rules.js';
+import {
+  computedStyle,
+  initialStyle,
+  isSameStyle,
+  type AppliedDeclaration,
+  type ComputedStyle,
+} from './computed.js';
+import { bySpecificity, type PageMatches, type RuleSet } from './matches.js';
+import { strengths, type IndexedRule } from './style-rules.js';
 
 export interface StyledElement {
   style: ComputedStyle;
   /** Styles of pseudo-elements that rules say something of. */
   pseudo: ReadonlyMap<string, ComputedStyle>;
+  /** Whether what it draws depends on what comes before, or what comes after depends on it. */
+  counts: boolean;
 }
 
-/** What matches an element, whatever conditions hold. */
-interface Matches {
-  rules: readonly IndexedRule[];
-  /** The same for elements that the same rules match and whose attributes say the same. */
-  key: string;
-}
+/** Styles by that of the parent and by what applies: many elements have the same, on other pages and screens too. */
+export class StyleCache {
+  private readonly known = new Map<ComputedStyle, Map<string, StyledElement>>();
+  private size = 0;
 
-/** Which rules match the elements of a page; found once, and used under all conditions. */
-export class PageMatches {
-  private readonly known = new Map<SiteElement, Matches>();
-  /** Numbers of the sets of conditions that matter to the page. */
-  readonly conditions = new Set<number>();
-  /** Whether a rule with a state matches. */
-  hasStates = false;
-
-  constructor(
-    private readonly index: RuleIndex,
-    private readonly context: MatchContext,
-  ) {}
-
-  of(element: SiteElement): Matches {
-    let matches = this.known.get(element);
-    if (!matches) this.known.set(element, (matches = this.found(element)));
-    return matches;
-  }
-
-  private found(element: SiteElement): Matches {
-    const rules = this.index.matching(element, this.context);
-    let key = '';
-    for (const { order, conditions, selector } of rules) {
-      key += `${order},`;
-      if (conditions !== 0) this.conditions.add(conditions);
-      if (selector.hasState) this.hasStates = true;
+  for(parent: ComputedStyle, key: string, make: () => StyledElement): StyledElement {
+    let inside = this.known.get(parent);
+    if (!inside) this.known.set(parent, (inside = new Map<string, StyledElement>()));
+    let styled = inside.get(key);
+    if (!styled) {
+      styled = make();
+      for (const other of inside.values()) {
+        if (!isSame(styled, other)) continue;
+        styled = other;
+        break;
+      }
+      inside.set(key, styled);
+      if (++this.size > mostStyles) this.clear();
     }
-    const inline = element.attributes.get('style');
-    if (inline !== undefined) key += `|${element.line} ${inline}`;
-    if (element.name === 'font') key += `|${element.attributes.get('face') ?? ''}`;
-    return { rules, key };
+    return styled;
+  }
+
+  private clear(): void {
+    this.known.clear();
+    this.size = 0;
   }
 }
+
+const isCounting = ({
+  display,
+  counterReset,
+  counterIncrement,
+  counterSet,
+  content,
+}: ComputedStyle): boolean =>
+  display === 'list-item' ||
+  [counterReset, counterIncrement, counterSet].some((value) => value !== 'none') ||
+  /counters?\(|-quote/i.test(content);
+
+/** Other rules may come to the same. */
+function isSame(a: StyledElement, b: StyledElement): boolean {
+  if (a.pseudo.size !== b.pseudo.size || !isSameStyle(a.style, b.style)) return false;
+  for (const [name, style] of a.pseudo) {
+    const other = b.pseudo.get(name);
+    if (!other || !isSameStyle(style, other)) return false;
+  }
+  return true;
+}
+
+/** Each holds a kilobyte or so. */
+const mostStyles = 50_000;
 
 const noPseudo: ReadonlyMap<string, ComputedStyle> = new Map();
 
+/** Declarations with how strong they are. */
+interface Ranked {
+  strength: number;
+  rule: IndexedRule | undefined;
+  /** How many steps away the root of a scope is. */
+  steps: number;
+  applied: readonly AppliedDeclaration[];
+}
+
+/** Attributes that say what a style sheet could say. */
+interface Presentation {
+  inline: string | undefined;
+  face: string | undefined;
+}
+
 /** Computes the styles of one page under one scenario, element by element from the root. */
 export class PageStyles {
-  /** Styles by that of the parent and by what applies, as many elements have the same. */
-  private readonly known = new Map<ComputedStyle, Map<string, StyledElement>>();
   private readonly attributes = new Map<string, AppliedDeclaration[]>();
 
   constructor(
-    private readonly index: RuleIndex,
     private readonly matches: PageMatches,
-    /** For each set of conditions of the index whether it holds. */
+    /** For each set of conditions that matters whether it holds. */
     private readonly holding: readonly boolean[],
     /** The page, as the user would write it. */
     private readonly file: string,
+    private readonly cache: StyleCache,
   ) {}
 
+  /** Elements are asked for in the order of the document. */
   styleOf(element: SiteElement, parent: ComputedStyle = initialStyle): StyledElement {
-    const { rules, key } = this.matches.of(element);
-    let siblings = this.known.get(parent);
-    if (!siblings) this.known.set(parent, (siblings = new Map<string, StyledElement>()));
-    const before = siblings.get(key);
-    if (before) return before;
-    const inline = element.attributes.get('style');
-    const face = element.name === 'font' ? element.attributes.get('face') : undefined;
-    const holding = rules.filter(({ conditions }) => this.holding[conditions]);
-    const styled = this.computed(element, parent, holding, inline, face);
-    siblings.set(key, styled);
-    return styled;
+    const set = this.matches.of(element);
+    const outside = this.matches.outsideOf(element);
+    const presentation: Presentation = {
+      inline: element.attributes.get('style'),
+      face: element.name === 'font' ? element.attributes.get('face') : undefined,
+    };
+    const hasScopes = set.rules.some(({ scope }) => scope !== undefined);
+    const make = () => this.computed(element, parent, set, outside, presentation);
+    if (outside.length > 0 || hasScopes) return make();
+    return this.cache.for(parent, this.keyOf(set, element, presentation), make);
+  }
+
+  private keyOf({ number, conditions }: RuleSet, { line }: SiteElement, { inline, face }: Presentation) {
+    let key = `${number}`;
+    for (const condition of conditions) key += this.holding[condition] ? '+' : '-';
+    if (inline !== undefined) key += `|${this.file} ${line} ${inline}`;
+    if (face !== undefined) key += `|${this.file} ${line} ${face}`;
+    return key;
   }
 
   private computed(
     element: SiteElement,
     parent: ComputedStyle,
-    rules: readonly IndexedRule[],
-    inline: string | undefined,
-    face: string | undefined,
+    set: RuleSet,
+    outside: readonly IndexedRule[],
+    presentation: Presentation,
   ): StyledElement {
-    const own = rules.filter(({ selector }) => selector.pseudoElement === undefined);
-    const style = computedStyle(this.sorted(own, element, inline, face), parent);
-    const names = new Set(rules.flatMap(({ selector }) => selector.pseudoElement ?? []));
-    if (names.size === 0) return { style, pseudo: noPseudo };
+    const holds = ({ conditions }: IndexedRule) => conditions === 0 || this.holding[conditions];
+    const rules = set.rules.filter(holds);
+    const others = outside.filter(holds);
+    const of = (list: readonly IndexedRule[], name: string | undefined) =>
+      list.filter(({ selector }) => selector.pseudoElement === name);
+    const applied = (name: string | undefined) => this.sorted(of(rules, name), of(others, name), element);
+    const own = [...applied(undefined), ...this.presented(element, presentation)];
+    const style = computedStyle(strongestLast(own), parent);
+    const names = new Set([...rules, ...others].flatMap(({ selector }) => selector.pseudoElement ?? []));
+    if (names.size === 0) return { style, pseudo: noPseudo, counts: isCounting(style) };
     const pseudo = new Map<string, ComputedStyle>();
-    for (const name of names) {
-      const its = rules.filter(({ selector }) => selector.pseudoElement === name);
-      pseudo.set(name, computedStyle(this.sorted(its, element, undefined, undefined), style));
-    }
-    return { style, pseudo };
+    for (const name of names) pseudo.set(name, computedStyle(strongestLast(applied(name)), style));
+    return { style, pseudo, counts: isCounting(style) || [...pseudo.values()].some(isCounting) };
   }
 
-  /** What applies, the strongest last. */
   private sorted(
     rules: readonly IndexedRule[],
+    outside: readonly IndexedRule[],
     element: SiteElement,
-    inline: string | undefined,
-    face: string | undefined,
-  ): AppliedDeclaration[] {
-    const { inlineStrength, inlineImportantStrength } = this.index;
-    const ranked: {
-      strength: number;
-      rule: IndexedRule | undefined;
-      applied: readonly AppliedDeclaration[];
-    }[] = [];
-    for (const rule of rules) {
+  ): Ranked[] {
+    const ranked: Ranked[] = [];
+    const add = (rule: IndexedRule, normal: number, important: number) => {
+      const steps = rule.scope?.rootsOf(element, { states: false })[0]?.steps ?? Infinity;
       if (rule.declarations.length > 0)
-        ranked.push({ strength: rule.strength, rule, applied: rule.declarations });
+        ranked.push({ strength: normal, rule, steps, applied: rule.declarations });
       if (rule.important.length > 0)
-        ranked.push({ strength: rule.importantStrength, rule, applied: rule.important });
+        ranked.push({ strength: important, rule, steps, applied: rule.important });
+    };
+    for (const rule of rules) add(rule, rule.strength, rule.importantStrength);
+    // Of a shadow tree: weaker than what stands outside of it, but for what is important (section 6.1).
+    for (const rule of outside) {
+      const within = (strength: number) => strength / 2_000_000;
+      add(
+        rule,
+        strengths.shadow + within(rule.strength),
+        strengths.shadowImportant + within(rule.importantStrength),
+      );
     }
-    if (face !== undefined) {
-      const place = { file: this.file, line: element.line, selector: '<font face>' };
-      const applied = [{ property: 'font-family', value: face, origin: 'author', layer: '', place } as const];
-      ranked.push({ strength: 0.5, rule: undefined, applied });
-    }
-    if (inline !== undefined) {
-      const [normal, important] = this.inlineOf(inline, element.line);
-      ranked.push({ strength: inlineStrength, rule: undefined, applied: normal });
-      ranked.push({ strength: inlineImportantStrength, rule: undefined, applied: important });
-    }
-    ranked.sort(
-      (a, b) =>
-        a.strength - b.strength ||
-        (a.rule && b.rule
-          ? compareSpecificity(a.rule.selector.specificity, b.rule.selector.specificity) ||
-            a.rule.order - b.rule.order
-          : 0),
-    );
-    return ranked.flatMap(({ applied }) => applied);
+    return ranked;
   }
 
-  private inlineOf(css: string, line: number): [AppliedDeclaration[], AppliedDeclaration[]] {
-    const read = (important: boolean): AppliedDeclaration[] => {
-      const key = `${important ? '!' : ''}${line}|${css}`;
-      let found = this.attributes.get(key);
-      if (!found) {
-        found = readDeclarations(css, line)
-          .filter((declaration) => declaration.important === important)
-          .map(({ property, value }) => ({
-            property,
-            value,
-            origin: 'author',
-            layer: '',
-            place: { file: this.file, line, selector: 'style attribute' },
-          }));
-        this.attributes.set(key, found);
-      }
-      return found;
-    };
-    return [read(false), read(true)];
+  private presented({ line }: SiteElement, { inline, face }: Presentation): Ranked[] {
+    const ranked: Ranked[] = [];
+    const steps = Infinity;
+    if (face !== undefined) {
+      const place = { file: this.file, line, selector: '<font face>' };
+      const applied = [{ property: 'font-family', value: face, origin: 'author', layer: '', place } as const];
+      ranked.push({ strength: strengths.presentation, rule: undefined, steps, applied });
+    }
+    if (inline !== undefined) {
+      const of = (important: boolean) => this.inlineOf(inline, line, important);
+      ranked.push({ strength: strengths.inline, rule: undefined, steps, applied: of(false) });
+      ranked.push({ strength: strengths.inlineImportant, rule: undefined, steps, applied: of(true) });
+    }
+    return ranked;
   }
+
+  private inlineOf(css: string, line: number, important: boolean): AppliedDeclaration[] {
+    const key = `${important ? '!' : ''}${line}|${css}`;
+    let found = this.attributes.get(key);
+    if (!found) {
+      found = readDeclarations(css, line)
+        .filter((declaration) => declaration.important === important)
+        .map(({ property, value }) => ({
+          property,
+          value,
+          origin: 'author',
+          layer: '',
+          place: { file: this.file, line, selector: 'style attribute' },
+        }));
+      this.attributes.set(key, found);
+    }
+    return found;
+  }
+}
+
+function strongestLast(ranked: Ranked[]): AppliedDeclaration[] {
+  ranked.sort((a, b) => a.strength - b.strength || (a.rule && b.rule ? nearerLast(a, b) : 0));
+  return ranked.flatMap(({ applied }) => applied);
+}
+
+/** CSS Cascade 6, section 2.5.1: of rules that are as specific, the root of whose scope is nearer wins. */
+function nearerLast(a: Ranked, b: Ranked): number {
+  const sameSpecificity = a.rule!.selector.specificity.every(
+    (value, i) => value === b.rule!.selector.specificity[i],
+  );
+  return sameSpecificity && a.steps !== b.steps ? b.steps - a.steps : bySpecificity(a.rule!, b.rule!);
 }

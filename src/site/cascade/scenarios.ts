@@ -5,7 +5,7 @@ import type { Condition } from '../css/rules.js';
 
 /** Under which conditions a page is looked at, and whether that is how screens show it on load. */
 export interface PageScenario {
-  /** For each set of conditions whether it holds. */
+  /** For each set of conditions that matters to the page whether it holds. */
   holding: boolean[];
   states: boolean;
   certainty: 'drawn' | 'possible';
@@ -58,12 +58,17 @@ export function scenariosOf(
   hasStates: boolean,
 ): PageScenario[] {
   const found = new Map<string, PageScenario>();
+  const sets = [...used].map((i) => [i, conditionSets[i]] as const);
   const add = (environment: Environment, states: boolean, certainty: PageScenario['certainty']) => {
-    const holding = conditionSets.map((set, i) => i === 0 || (used.has(i) && holds(set, environment)));
-    const key = `${states ? 's' : ''}${holding.map(Number).join('')}`;
+    const holding: boolean[] = [];
+    let key = states ? 's' : '';
+    for (const [i, set] of sets) {
+      holding[i] = holds(set, environment);
+      key += holding[i] ? '+' : '-';
+    }
     if (!found.has(key) && found.size < mostScenarios) found.set(key, { holding, states, certainty });
   };
-  const screens = screensFor(conditionSets.filter((_, i) => used.has(i)));
+  const screens = screensFor(sets.map(([, set]) => set));
   for (const screen of screens) add(screen, false, 'drawn');
   if (hasStates) for (const screen of screens) add(screen, true, 'possible');
   add({ ...usual, type: 'print', width: 720, height: 1000 }, false, 'possible');

@@ -1,11 +1,10 @@
-// CSS Cascade 5, section 6: the rules of a page, sorted by what they match and by their strength
+// CSS Cascade 5, section 6: the rules of a tree, sorted by what they match and by their strength
 
-import type { MatchContext } from '../css/pseudo-classes.js';
-import { compileSelectors, type CompiledSelector } from '../css/selectors.js';
+import { compileSelectors, type CompiledSelector } from '../css/selectors/index.js';
 import type { Condition, StyleDeclaration, StyleRule } from '../css/rules.js';
-import type { SiteElement } from '../html/document.js';
 import type { AppliedDeclaration } from './computed.js';
 import { layerOrder } from './layers.js';
+import { scopedBy, type Scope } from './scopes.js';
 
 /** A stylesheet in the order of the page. */
 export interface PageSheet {
@@ -22,6 +21,7 @@ export interface PageSheet {
 /** A rule with one of its selectors. */
 export interface IndexedRule {
   selector: CompiledSelector;
+  scope: Scope | undefined;
   declarations: readonly AppliedDeclaration[];
   important: readonly AppliedDeclaration[];
   /** Number of the set of conditions that it stands under. */
@@ -32,115 +32,154 @@ export interface IndexedRule {
   order: number;
 }
 
-/** Rules by what their last compound asks for; each element looks at few of them. */
-export class RuleIndex {
-  private readonly byId = new Map<string, IndexedRule[]>();
-  private readonly byClass = new Map<string, IndexedRule[]>();
-  private readonly byType = new Map<string, IndexedRule[]>();
-  private readonly others: IndexedRule[] = [];
-  /** Each set of conditions once; rules name it by its number. */
-  readonly conditionSets: (readonly Condition[])[] = [[]];
-  private readonly conditionNumbers = new Map<string, number>([['[]', 0]]);
-  private order = 0;
-  /** Strengths of style attributes. */
-  readonly inlineStrength: number;
-  readonly inlineImportantStrength: number;
-  readonly hasStates: boolean;
+/** Whether what it matches depends on more than the element and those around it in its tree. */
+export const isUndecided = ({ selector, scope }: IndexedRule): boolean =>
+  selector.traits.looksAround || selector.reach !== 'tree' || scope !== undefined;
 
-  constructor(sheets: readonly PageSheet[]) {
+/** Rules by what their last compound asks for, and by what must stand around the element; each element looks at few. */
+interface Bucket {
+  plain: IndexedRule[];
+  around: Map<string, IndexedRule[]>;
+}
+
+/** Sets of conditions, each once; rules name theirs by its number. */
+export class ConditionSets {
+  /** The first one always holds. */
+  readonly all: (readonly Condition[])[] = [[]];
+  private readonly numbers = new Map<string, number>([['[]', 0]]);
+
+  numberOf(conditions: readonly Condition[]): number {
+    const key = JSON.stringify(conditions);
+    let number = this.numbers.get(key);
+    if (number === undefined) this.numbers.set(key, (number = this.all.push(conditions) - 1));
+    return number;
+  }
+}
+
+/** The rules of a page, or of a shadow tree. */
+export class RuleIndex {
+  private readonly buckets = new Map<string, Bucket>();
+  /** Those for hosts and for what is put into slots. */
+  readonly outside: IndexedRule[] = [];
+  private order = 0;
+  hasStates = false;
+  /** What selectors look at: ids, attributes, and those whose value matters. */
+  readonly ids = new Set<string>();
+  readonly attributes = new Set<string>();
+  readonly values = new Set<string>();
+
+  constructor(
+    sheets: readonly PageSheet[],
+    private readonly conditions: ConditionSets,
+  ) {
     const layers = layerOrder(
       sheets
         .flatMap((sheet) => sheet.layers.map((name) => joined(sheet.layer, name)))
         .concat(sheets.flatMap(({ layer }) => (layer === '' ? [] : [layer]))),
     );
-    const count = layers.size;
-    this.inlineStrength = count + 2;
-    this.inlineImportantStrength = 2 * count + 6;
-    const compiled = new Map<StyleRule, CompiledSelector[] | undefined>();
-    let hasStates = false;
-    for (const sheet of sheets) {
-      for (const rule of sheet.rules) {
-        const selectors = compiledFor(rule, compiled);
-        if (!selectors) continue;
-        const layer = joined(sheet.layer, rule.layer);
-        const isAuthor = sheet.origin === 'author';
-        const rank = layers.get(layer) ?? 0;
-        const strength = isAuthor ? (layer === '' ? count + 1 : rank + 1) : 0;
-        const importantStrength = isAuthor
-          ? layer === ''
-            ? count + 3
-            : count + 4 + (count - rank)
-          : 2 * count + 8;
-        const conditions = this.numberOf([...sheet.conditions, ...rule.conditions]);
-        for (const selector of selectors) {
-          if (selector.hasState) hasStates = true;
-          this.add({
-            selector,
-            ...appliedBy(rule, sheet.origin, layer),
-            conditions,
-            strength,
-            importantStrength,
-            order: this.order++,
-          });
+    for (const sheet of sheets) for (const rule of sheet.rules) this.addRule(rule, sheet, layers);
+  }
+
+  private addRule(rule: StyleRule, sheet: PageSheet, layers: ReadonlyMap<string, number>): void {
+    const selectors = compiledFor(rule);
+    const scope = rule.scope === undefined ? undefined : scopedBy(rule.scope);
+    if (!selectors || scope === 'unknown') return;
+    const layer = joined(sheet.layer, rule.layer);
+    const conditions = this.conditions.numberOf([...sheet.conditions, ...rule.conditions]);
+    for (const selector of selectors) {
+      const { hasState, ids, attributes, values } = selector.traits;
+      if (hasState) this.hasStates = true;
+      for (const id of ids) this.ids.add(id);
+      for (const name of attributes) this.attributes.add(name);
+      for (const name of values) this.values.add(name);
+      this.add({
+        selector,
+        scope,
+        ...appliedBy(rule, sheet.origin, layer),
+        conditions,
+        ...strengthsOf(sheet.origin, layer === '' ? undefined : layers.get(layer)),
+        order: this.order++,
+      });
+    }
+  }
+
+  /**
+   * Rules that may match an element, for each a look at one of its names and at one of those around it.
+   *
+   * @param names of the element: `#id`, `.class`, its type
+   * @param around names of the elements around it
+   */
+  *candidates(names: readonly string[], around: ReadonlySet<string>): Generator<readonly IndexedRule[]> {
+    for (const name of ['*', ...names]) {
+      const bucket = this.buckets.get(name);
+      if (!bucket) continue;
+      yield bucket.plain;
+      if (bucket.around.size < around.size) {
+        for (const [outer, rules] of bucket.around) if (around.has(outer)) yield rules;
+      } else {
+        for (const outer of around) {
+          const rules = bucket.around.get(outer);
+          if (rules) yield rules;
         }
       }
     }
-    this.hasStates = hasStates;
-  }
-
-  /** Rules that match an element or one of its pseudo-elements, whatever conditions hold. */
-  matching(element: SiteElement, context: MatchContext): IndexedRule[] {
-    const found: IndexedRule[] = [];
-    const look = (rules: readonly IndexedRule[] | undefined) => {
-      if (!rules) return;
-      for (const rule of rules) if (rule.selector.matches(element, context)) found.push(rule);
-    };
-    const id = element.attributes.get('id');
-    if (id !== undefined) look(this.byId.get(id));
-    for (const name of element.classes) look(this.byClass.get(name));
-    look(this.byType.get(element.name.toLowerCase()));
-    look(this.others);
-    return found;
-  }
-
-  private numberOf(conditions: readonly Condition[]): number {
-    if (conditions.length === 0) return 0;
-    const key = JSON.stringify(conditions);
-    let number = this.conditionNumbers.get(key);
-    if (number === undefined) {
-      number = this.conditionSets.push(conditions) - 1;
-      this.conditionNumbers.set(key, number);
-    }
-    return number;
   }
 
   private add(rule: IndexedRule): void {
-    const { id, className, type } = rule.selector.key;
-    if (id !== undefined) push(this.byId, id, rule);
-    else if (className !== undefined) push(this.byClass, className, rule);
-    else if (type !== undefined) push(this.byType, type, rule);
-    else this.others.push(rule);
+    const { key, around, reach } = rule.selector;
+    if (reach !== 'tree') this.outside.push(rule);
+    if (reach === 'slotted') return;
+    const { id, className, type } = key;
+    const name = id !== undefined ? `#${id}` : className !== undefined ? `.${className}` : (type ?? '*');
+    let bucket = this.buckets.get(name);
+    if (!bucket) this.buckets.set(name, (bucket = { plain: [], around: new Map() }));
+    if (around === undefined) bucket.plain.push(rule);
+    else {
+      const list = bucket.around.get(around);
+      if (list) list.push(rule);
+      else bucket.around.set(around, [rule]);
+    }
   }
+}
+
+/**
+ * CSS Cascade 5, section 6.1, from the weakest. Layers stand before what is in none; the other way round where it is
+ * important.
+ */
+export const strengths = {
+  presentation: 0.25,
+  /** Of a shadow tree, seen from outside. */
+  shadow: 0.5,
+  layer: 1,
+  unlayered: 100_000,
+  inline: 200_000,
+  unlayeredImportant: 300_000,
+  layerImportant: 400_000,
+  inlineImportant: 500_000,
+  shadowImportant: 600_000,
+  userAgentImportant: 900_000,
+} as const;
+
+/** @param rank of the layer; undefined outside of layers */
+function strengthsOf(
+  origin: PageSheet['origin'],
+  rank: number | undefined,
+): Pick<IndexedRule, 'strength' | 'importantStrength'> {
+  if (origin === 'user-agent') return { strength: 0, importantStrength: strengths.userAgentImportant };
+  if (rank === undefined)
+    return { strength: strengths.unlayered, importantStrength: strengths.unlayeredImportant };
+  return { strength: strengths.layer + rank, importantStrength: strengths.layerImportant - rank };
 }
 
 const joined = (outer: string, inner: string) => [outer, inner].filter(Boolean).join('.');
 
-function push(map: Map<string, IndexedRule[]>, key: string, rule: IndexedRule): void {
-  const list = map.get(key);
-  if (list) list.push(rule);
-  else map.set(key, [rule]);
-}
-
 /** Selectors are compiled once for a rule, whichever pages use it. */
 const known = new WeakMap<StyleRule, { selectors: CompiledSelector[] | undefined }>();
 
-function compiledFor(
-  rule: StyleRule,
-  compiled: Map<StyleRule, CompiledSelector[] | undefined>,
-): CompiledSelector[] | undefined {
+function compiledFor(rule: StyleRule): CompiledSelector[] | undefined {
   const before = known.get(rule);
   if (before) return before.selectors;
-  const outer = rule.outer && compiledFor(rule.outer, compiled);
+  const outer = rule.outer && compiledFor(rule.outer);
   const selectors = rule.outer && !outer ? undefined : compileSelectors(rule.selectors, outer);
   known.set(rule, { selectors });
   return selectors;

@@ -1,6 +1,7 @@
 // HTML: documents as trees, with where each element stands in the source
 
-import { parse, type DefaultTreeAdapterTypes } from 'parse5';
+import { parse } from 'parse5';
+import { treeBuilding, type BuiltElement } from './tree-building.js';
 
 export interface SiteElement {
   kind: 'element';
@@ -16,8 +17,14 @@ export interface SiteElement {
   line: number;
   /** Set of class names. */
   classes: ReadonlySet<string>;
-  /** The content of a template or of a declarative shadow root. */
-  shadow?: SiteElement;
+  /** A declarative shadow root. */
+  shadow?: SiteElement | undefined;
+  /** Of the root of a shadow tree. */
+  host?: SiteElement | undefined;
+  /** The slot of the parent's shadow tree that the element is put into. */
+  slot?: SiteElement | undefined;
+  /** Of a slot in a shadow tree: what is put into it. */
+  assigned?: SiteNode[] | undefined;
 }
 
 export interface SiteText {
@@ -31,75 +38,75 @@ export type SiteNode = SiteElement | SiteText;
 /** How deep elements may lie in each other; deeper ones are left out, as browsers give up at about as many. */
 const deepest = 512;
 
-/** The root element of a page. Comments and processing instructions are left out. */
+/** The root element of a page. Comments, processing instructions and the content of templates are left out. */
 export function readDocument(html: string): SiteElement {
-  const document = parse(html, { sourceCodeLocationInfo: true });
-  const root = document.childNodes.find(
-    (node) => node.nodeName === 'html',
-  ) as DefaultTreeAdapterTypes.Element;
-  const made = elementOf(root, undefined, 0);
-  fill(made, root, 1);
-  return made;
+  const document = parse(html, { sourceCodeLocationInfo: true, treeAdapter: treeBuilding() });
+  const root = document.children.find(
+    (node) => node.kind === 'element' && node.name === 'html',
+  ) as BuiltElement;
+  root.parent = undefined;
+  settle(root, 1);
+  return root;
 }
 
-const noClasses: ReadonlySet<string> = new Set();
-
-function elementOf(
-  source: DefaultTreeAdapterTypes.Element,
-  parent: SiteElement | undefined,
-  index: number,
-): SiteElement {
-  const attributes = new Map<string, string>();
-  for (const { name, value } of source.attrs) attributes.set(name, value);
-  const names = attributes.get('class');
-  return {
-    kind: 'element',
-    name: source.tagName,
-    attributes,
-    parent,
-    children: [],
-    elements: [],
-    index,
-    line: source.sourceCodeLocation?.startLine ?? 0,
-    classes: names ? new Set(names.split(/[\t\n\f\r ]+/).filter(Boolean)) : noClasses,
-  };
-}
-
-function fill(target: SiteElement, source: DefaultTreeAdapterTypes.ParentNode, depth: number): void {
-  if (depth > deepest) return;
-  for (const node of source.childNodes) {
-    if (node.nodeName === '#text' && 'value' in node) {
-      target.children.push({ kind: 'text', text: node.value, line: node.sourceCodeLocation?.startLine ?? 0 });
-    } else if ('tagName' in node) {
-      if (node.tagName === 'template') addTemplate(target, node, depth);
-      else addElement(target, node, depth);
+/** Numbers the elements in an element, and takes templates out: a shadow root hangs on its host. */
+function settle(element: BuiltElement, depth: number): void {
+  if (depth > deepest) element.children = [];
+  let hasTemplates = false;
+  for (const child of element.children) {
+    if (child.kind === 'text') continue;
+    if (child.content) {
+      hasTemplates = true;
+      addTemplate(element, child, child.content, depth);
+    } else {
+      child.index = element.elements.push(child) - 1;
+      settle(child, depth + 1);
     }
+  }
+  if (hasTemplates)
+    element.children = element.children.filter((child) => !('content' in child && child.content));
+  if (element.shadow) assignSlots(element, element.shadow);
+}
+
+/** A declarative shadow root (HTML, section 4.12.3); what other templates hold isn't drawn. */
+function addTemplate(host: BuiltElement, template: BuiltElement, content: BuiltElement, depth: number): void {
+  if (!template.attributes.has('shadowrootmode') || host.shadow) return;
+  content.host = host;
+  host.shadow = content;
+  settle(content, depth + 1);
+}
+
+/** HTML, section 4.8.3; DOM, section 4.2.2.3: children of a host go to the slots of its shadow tree by name. */
+function assignSlots(host: SiteElement, shadow: SiteElement): void {
+  const slots = new Map<string, SiteElement>();
+  for (const element of elementsWithin(shadow)) {
+    const name = element.attributes.get('name') ?? '';
+    if (element.name === 'slot' && !slots.has(name)) slots.set(name, element);
+  }
+  for (const child of host.children) {
+    const slot = slots.get(child.kind === 'element' ? (child.attributes.get('slot') ?? '') : '');
+    if (!slot) continue;
+    (slot.assigned ??= []).push(child);
+    if (child.kind === 'element') child.slot = slot;
   }
 }
 
-function addElement(target: SiteElement, node: DefaultTreeAdapterTypes.Element, depth: number): void {
-  const child = elementOf(node, target, target.elements.length);
-  target.elements.push(child);
-  target.children.push(child);
-  fill(child, node, depth + 1);
-}
-
-/** A declarative shadow root hangs on its parent; what other templates hold isn't drawn. */
-function addTemplate(target: SiteElement, node: DefaultTreeAdapterTypes.Element, depth: number): void {
-  const isShadow = node.attrs.some(({ name }) => name === 'shadowrootmode');
-  if (!isShadow || target.shadow || !('content' in node)) return;
-  const shadow = elementOf(node, undefined, 0);
-  fill(shadow, (node as DefaultTreeAdapterTypes.Template).content, depth + 1);
-  target.shadow = shadow;
-}
-
-/** An element and all below it, in the order of the document. */
+/** An element and all below it, in the order of the document; not what is in shadow trees. */
 export function* elementsWithin(root: SiteElement): Generator<SiteElement> {
   const waiting = [root];
   for (let element = waiting.pop(); element; element = waiting.pop()) {
     yield element;
     for (let i = element.elements.length - 1; i >= 0; i--) waiting.push(element.elements[i]);
   }
+}
+
+/** The root of a page, then those of its shadow trees. */
+export function treesWithin(root: SiteElement): SiteElement[] {
+  const trees = [root];
+  for (const tree of trees) {
+    for (const { shadow } of elementsWithin(tree)) if (shadow) trees.push(shadow);
+  }
+  return trees;
 }
 
 /** The text of an element's own text nodes, as of style and title. */

@@ -2,6 +2,8 @@
 
 import { parse, type DefaultTreeAdapterTypes } from 'parse5';
 
+import { behindBase } from './base-url.js';
+
 type Node = DefaultTreeAdapterTypes.Node;
 type Element = DefaultTreeAdapterTypes.Element;
 
@@ -64,10 +66,6 @@ export function readPage(html: string): Page {
   page.links = page.links.map((link) => behindBase(link, base));
   return page;
 }
-
-/** HTML, section 4.2.3: a link that starts neither with a host nor with a slash goes on where `base` ends. */
-const behindBase = (link: string, base: string) =>
-  /^([a-z][a-z0-9+.-]*:|\/)/i.test(link) ? link : base.replace(/[?#].*$/s, '').replace(/[^/]*$/, '') + link;
 
 /** The values of attributes of these names, in all elements of a page. */
 export function attributeValues(html: string, names: ReadonlySet<string>): string[] {

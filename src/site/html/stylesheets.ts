@@ -4,10 +4,15 @@ import type { PageSheet } from '../cascade/style-rules.js';
 import type { Condition, FontFaceDescriptors, StyleRules } from '../css/rules.js';
 import { elementsWithin, ownText, type SiteElement } from './document.js';
 
+export interface LinkedSheet {
+  file: string;
+  rules: StyleRules;
+}
+
 /** Where stylesheets are had from. Reading is up to whoever knows the files. */
 export interface StylesheetSource {
   /** What a link in a file stands for; undefined where it isn't there, which is told. */
-  linked(address: string, from: string, line: number): { file: string; rules: StyleRules } | undefined;
+  linked(address: string, from: string, line: number): Promise<LinkedSheet | undefined>;
   /** The rules of a style element. */
   inline(css: string, file: string, line: number): StyleRules;
 }
@@ -21,8 +26,12 @@ export interface PageStylesheets {
 /** How deep stylesheets may import each other. */
 const deepest = 16;
 
-/** @param file the page */
-export function stylesheetsOf(root: SiteElement, file: string, source: StylesheetSource): PageStylesheets {
+/** @param root of a page, or of a shadow tree @param file the page */
+export async function stylesheetsOf(
+  root: SiteElement,
+  file: string,
+  source: StylesheetSource,
+): Promise<PageStylesheets> {
   const found: PageStylesheets = { sheets: [], fontFaces: [] };
   for (const element of elementsWithin(root)) {
     const media = element.attributes.get('media') ?? '';
@@ -31,14 +40,14 @@ export function stylesheetsOf(root: SiteElement, file: string, source: Styleshee
       const type = element.attributes.get('type')?.toLowerCase() ?? 'text/css';
       if (type !== '' && type !== 'text/css') continue;
       const rules = source.inline(ownText(element), file, element.line);
-      addSheet(found, rules, conditions, '', source, []);
+      await addSheet(found, rules, conditions, '', source, []);
     } else if (element.name === 'link') {
       const address = element.attributes.get('href');
       if (address === undefined || !isStylesheet(element)) continue;
-      const sheet = source.linked(address, file, element.line);
+      const sheet = await source.linked(address, file, element.line);
       // Loaded as one that doesn't block, and switched on by its own script.
       const isSwitched = /media/.test(element.attributes.get('onload') ?? '');
-      if (sheet) addSheet(found, sheet.rules, isSwitched ? [] : conditions, '', source, [sheet.file]);
+      if (sheet) await addSheet(found, sheet.rules, isSwitched ? [] : conditions, '', source, [sheet.file]);
     }
   }
   return found;
@@ -56,20 +65,23 @@ function isStylesheet({ attributes }: SiteElement): boolean {
   );
 }
 
-function addSheet(
+async function addSheet(
   found: PageStylesheets,
   rules: StyleRules,
   conditions: readonly Condition[],
   layer: string,
   source: StylesheetSource,
   within: readonly string[],
-): void {
+): Promise<void> {
   if (layer !== '') found.sheets.push({ origin: 'author', rules: [], conditions: [], layers: [], layer });
   for (const one of rules.imports) {
-    const sheet = source.linked(one.url, one.file, one.line);
+    const sheet = await source.linked(one.url, one.file, one.line);
     if (!sheet || within.includes(sheet.file) || within.length >= deepest) continue;
     const inner = [layer, one.layer].filter(Boolean).join('.');
-    addSheet(found, sheet.rules, [...conditions, ...one.conditions], inner, source, [...within, sheet.file]);
+    await addSheet(found, sheet.rules, [...conditions, ...one.conditions], inner, source, [
+      ...within,
+      sheet.file,
+    ]);
   }
   found.sheets.push({ origin: 'author', rules: rules.rules, conditions, layers: rules.layers, layer });
   for (const face of rules.fontFaces)

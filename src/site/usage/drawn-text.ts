@@ -2,8 +2,8 @@
 
 import { initialStyle, type ComputedStyle } from '../cascade/computed.js';
 import type { PageStyles, StyledElement } from '../cascade/page-styles.js';
-import { languageOf } from '../css/pseudo-classes.js';
-import { elementsWithin, ownText, type SiteElement } from '../html/document.js';
+import { languageOf } from '../css/selectors/index.js';
+import { elementsWithin, ownText, type SiteElement, type SiteNode } from '../html/document.js';
 import { Counters, contentText, markerText } from './generated-content.js';
 import { isTextTransform, transformedPiece } from './transformed-text.js';
 
@@ -16,6 +16,8 @@ export interface DrawnPiece {
   pseudo?: string;
   /** Whether it shows: what is in the document and hidden may be shown later. */
   isShown: boolean;
+  /** Whether one of the screens is one on load. */
+  isDrawn: boolean;
 }
 
 /** Elements whose text nodes aren't text. */
@@ -35,55 +37,171 @@ const notText: ReadonlySet<string> = new Set([
   'datalist',
 ]);
 
-/** Visits all text of a page, in the order of the document. */
-export function drawnText(root: SiteElement, styles: PageStyles, visit: (piece: DrawnPiece) => void): void {
-  const counters = new Counters();
-  const walk = (
-    element: SiteElement,
-    parent: ComputedStyle,
-    isParentShown: boolean,
-    quoteDepth: { depth: number },
-  ) => {
-    const styled = styles.styleOf(element, parent);
-    const { style, pseudo } = styled;
-    if (notText.has(element.name)) return;
-    const isShown = isParentShown && style.display !== 'none' && !style.isContentHidden;
-    const say = (text: string, own: ComputedStyle, name?: string, isOnLoad = true) => {
-      if (text.trim() === '') return;
-      const shown = transformed(text, own, element);
-      const isSeen = isOnLoad && isShown && own.isVisible && own.display !== 'none';
-      visit({ text: shown, style: own, element, isShown: isSeen, ...(name ? { pseudo: name } : {}) });
-      if (/small-caps|petite-caps/.test(own.caps) && shown.toUpperCase() !== shown) {
-        visit({ text: shown.toUpperCase(), style: own, element, isShown: false, pseudo: 'small capitals' });
-      }
-    };
-    const leave = counters.enter(element, style);
-    sayMarker(styled, element, counters, say);
-    const generated = (name: 'before' | 'after') => {
-      const its = pseudo.get(name);
-      if (!its || its.content === 'normal' || its.content === 'none') return;
-      counters.count(its);
-      say(contentText(its, element, counters, languageOf(element), quoteDepth), its, name);
-    };
-    generated('before');
-    sayField(styled, element, say);
-    const isClosed = isClosedSelect(element);
-    if (isClosed) say(chosenOption(element), style);
-    for (const child of element.children) {
-      if (child.kind === 'text') {
-        say(child.text, style);
-        sayFirst(child.text, styled, say);
-      } else walk(child, style, isShown && !isClosed, quoteDepth);
-    }
-    generated('after');
-    if (style.textOverflow.includes('ellipsis'))
-      visit({ text: '…', style, element, isShown: false, pseudo: 'ellipsis' });
-    leave();
-  };
-  walk(root, initialStyle, true, { depth: 0 });
+/** A screen that a page is looked at on. */
+export interface Screen {
+  styles: PageStyles;
+  /** Whether that is how it shows on load. */
+  isDrawn: boolean;
 }
 
+/**
+ * Visits all text of a page, in the order of the document, on all screens at once: what is alike on several is visited once.
+ *
+ * @param varies whether an element may have other styles on other screens
+ */
+export function drawnText(
+  root: SiteElement,
+  screens: readonly Screen[],
+  varies: (element: SiteElement) => boolean,
+  visit: (piece: DrawnPiece) => void,
+): void {
+  const all = screens.map((_, i) => i);
+  new TextWalk(screens, varies, visit).walk(root, [{ style: initialStyle, isShown: true, screens: all }]);
+}
+
+/** Screens on which the element around has the same style. */
+interface Group {
+  style: ComputedStyle;
+  isShown: boolean;
+  screens: readonly number[];
+}
+
+/** Screens on which an element has the same style. */
+interface StyledGroup {
+  styled: StyledElement;
+  isParentShown: boolean;
+  isShown: boolean;
+  screens: number[];
+}
+
+class TextWalk {
+  /** By screen. */
+  private readonly counters: readonly Counters[];
+
+  constructor(
+    private readonly screens: readonly Screen[],
+    private readonly varies: (element: SiteElement) => boolean,
+    private readonly visit: (piece: DrawnPiece) => void,
+  ) {
+    this.counters = screens.map(() => new Counters());
+  }
+
+  walk(element: SiteElement, around: readonly Group[]): void {
+    const groups = this.groupsOf(element, around);
+    if (notText.has(element.name)) return;
+    const leaves: (() => void)[] = [];
+    for (const { styled, screens } of groups) {
+      if (!isCounting(element, styled)) continue;
+      for (const i of screens) leaves.push(this.counters[i].enter(element, styled.style));
+    }
+    for (const group of groups) this.sayBefore(element, group);
+    const isClosed = isClosedSelect(element);
+    const inside: Group[] = groups.map(({ styled, isShown, screens }) => ({
+      style: styled.style,
+      isShown: isShown && !isClosed,
+      screens,
+    }));
+    for (const child of flatChildren(element)) {
+      if (child.kind === 'element') this.walk(child, inside);
+      else if (/\S/.test(child.text)) this.sayText(child.text, element, groups);
+    }
+    for (const group of groups) this.sayAfter(element, group);
+    for (const leave of leaves) leave();
+  }
+
+  private groupsOf(element: SiteElement, around: readonly Group[]): StyledGroup[] {
+    const groups: StyledGroup[] = [];
+    const varies = this.varies(element);
+    for (const { style: parent, isShown: isParentShown, screens } of around) {
+      for (const screen of varies ? screens : screens.slice(0, 1)) {
+        const styled = this.screens[screen].styles.styleOf(element, parent);
+        const same = groups.find((one) => one.styled === styled && one.isParentShown === isParentShown);
+        if (same) same.screens.push(screen);
+        else {
+          const { style } = styled;
+          const isShown = isParentShown && style.display !== 'none' && !style.isContentHidden;
+          groups.push({ styled, isParentShown, isShown, screens: varies ? [screen] : [...screens] });
+        }
+      }
+    }
+    return groups;
+  }
+
+  /** What says text of an element that has the same style on some screens. */
+  private sayer(element: SiteElement, { isShown, screens }: StyledGroup): Say {
+    const isDrawn = screens.some((i) => this.screens[i].isDrawn);
+    return (text, own, name, isOnLoad = true) => {
+      if (!/\S/.test(text)) return;
+      const shown = transformed(text, own, element);
+      const isSeen = isOnLoad && isShown && own.isVisible && own.display !== 'none';
+      const pseudo = name ? { pseudo: name } : {};
+      this.visit({ text: shown, style: own, element, isShown: isSeen, isDrawn, ...pseudo });
+      if (/small-caps|petite-caps/.test(own.caps) && shown.toUpperCase() !== shown) {
+        const capitals = shown.toUpperCase();
+        this.visit({
+          text: capitals,
+          style: own,
+          element,
+          isShown: false,
+          isDrawn,
+          pseudo: 'small capitals',
+        });
+      }
+    };
+  }
+
+  private sayText(text: string, element: SiteElement, groups: readonly StyledGroup[]): void {
+    for (const group of groups) {
+      const say = this.sayer(element, group);
+      say(text, group.styled.style);
+      sayFirst(text, group.styled, say);
+    }
+  }
+
+  private sayBefore(element: SiteElement, group: StyledGroup): void {
+    const { style } = group.styled;
+    if (style.display === 'list-item') {
+      const say = this.sayer(element, group);
+      for (const i of this.distinct(element, group)) sayMarker(group.styled, element, this.counters[i], say);
+    }
+    this.sayGenerated('before', element, group);
+    if (isField(element)) sayField(group.styled, element, this.sayer(element, group));
+    if (isClosedSelect(element)) this.sayer(element, group)(chosenOption(element), style);
+  }
+
+  private sayAfter(element: SiteElement, group: StyledGroup): void {
+    this.sayGenerated('after', element, group);
+    const { style } = group.styled;
+    if (style.textOverflow.includes('ellipsis'))
+      this.visit({ text: '…', style, element, isShown: false, isDrawn: false, pseudo: 'ellipsis' });
+  }
+
+  private sayGenerated(name: 'before' | 'after', element: SiteElement, group: StyledGroup): void {
+    const its = group.styled.pseudo.get(name);
+    if (!its || its.content === 'normal' || its.content === 'none') return;
+    const say = this.sayer(element, group);
+    for (const i of this.distinct(element, group)) {
+      this.counters[i].count(its);
+      say(contentText(its, element, this.counters[i], languageOf(element)), its, name);
+    }
+  }
+
+  /** Screens that may say something different. */
+  private distinct(element: SiteElement, { styled, screens }: StyledGroup): readonly number[] {
+    return isCounting(element, styled) ? screens : screens.slice(0, 1);
+  }
+}
+
+/** Whether it counts; lists do for what is in them. */
+const isCounting = ({ name }: SiteElement, { counts }: StyledElement): boolean =>
+  counts || name === 'ol' || name === 'ul' || name === 'menu';
+
+/** The children that are drawn: of a host those of its shadow tree, of a slot what is put into it (DOM, section 4.2.2). */
+const flatChildren = ({ shadow, assigned, children }: SiteElement): readonly SiteNode[] =>
+  shadow?.children ?? assigned ?? children;
+
 function transformed(text: string, { transform }: ComputedStyle, element: SiteElement): string {
+  if (transform === 'none') return text;
   let result = text;
   for (const word of transform.toLowerCase().split(/\s+/)) {
     if (isTextTransform(word)) result = transformedPiece(result, word, languageOf(element));
@@ -103,7 +221,7 @@ function sayMarker(
   if (style.display !== 'list-item') return;
   const marker = pseudo.get('marker') ?? style;
   if (marker.content !== 'normal' && pseudo.has('marker')) {
-    say(contentText(marker, element, counters, languageOf(element), { depth: 0 }), marker, 'marker');
+    say(contentText(marker, element, counters, languageOf(element)), marker, 'marker');
     return;
   }
   if (style.isListImage) return;
@@ -132,6 +250,9 @@ function chosenOption(select: SiteElement): string {
 
 const buttons: Readonly<Record<string, string>> = { submit: 'Submit', reset: 'Reset' };
 const withoutText: ReadonlySet<string> = new Set(['checkbox', 'radio', 'range', 'color', 'hidden', 'image']);
+
+const isField = ({ name, attributes }: SiteElement): boolean =>
+  name === 'input' || name === 'option' || name === 'optgroup' || attributes.has('placeholder');
 
 /** What fields draw: values, placeholders, the words of the browser. */
 function sayField({ style, pseudo }: StyledElement, element: SiteElement, say: Say): void {

@@ -10,6 +10,8 @@ import type { SiteElement } from '../html/document.js';
 /** Counters with the values that they have at a place of the document. */
 export class Counters {
   private readonly stacks = new Map<string, number[]>();
+  /** How deep quotation marks are open. */
+  quoteDepth = 0;
 
   /** Begins an element. @returns what ends it */
   enter(element: SiteElement, style: ComputedStyle): () => void {
@@ -18,7 +20,8 @@ export class Counters {
       const start = Number.parseInt(element.attributes.get('start') ?? '1', 10);
       this.open('list-item', (Number.isNaN(start) ? 1 : start) - 1, opened);
     }
-    for (const [name, value] of pairsIn(style.counterReset, 0)) this.open(name, value, opened);
+    if (style.counterReset !== 'none')
+      for (const [name, value] of pairsIn(style.counterReset, 0)) this.open(name, value, opened);
     if (style.display === 'list-item') {
       const own = Number.parseInt(element.attributes.get('value') ?? '', 10);
       if (!Number.isNaN(own)) this.change('list-item', () => own);
@@ -32,8 +35,11 @@ export class Counters {
 
   /** Counts on by the properties of an element or of a pseudo-element. */
   count(style: ComputedStyle): void {
-    for (const [name, step] of pairsIn(style.counterIncrement, 1)) this.change(name, (value) => value + step);
-    for (const [name, value] of pairsIn(style.counterSet, 0)) this.change(name, () => value);
+    const { counterIncrement, counterSet } = style;
+    if (counterIncrement !== 'none')
+      for (const [name, step] of pairsIn(counterIncrement, 1)) this.change(name, (value) => value + step);
+    if (counterSet !== 'none')
+      for (const [name, value] of pairsIn(counterSet, 0)) this.change(name, () => value);
   }
 
   value(name: string): number {
@@ -72,14 +78,15 @@ function pairsIn(value: string, usual: number): [name: string, value: number][] 
   return pairs;
 }
 
-/** @param quotes how deep quotation marks are open; changed by those that are drawn */
+/** @param counters count on by quotation marks */
 export function contentText(
   { content, quotes: pairs }: ComputedStyle,
   element: SiteElement,
   counters: Counters,
   language: string,
-  quotes: { depth: number },
 ): string {
+  const known = plainContents.get(content);
+  if (known !== undefined) return known;
   let text = '';
   for (const part of componentsOf(tokensOf(content))) {
     const [token] = part;
@@ -87,18 +94,23 @@ export function contentText(
     if (written === '/') break; // what follows is read aloud
     if (token.type === tokenTypes.String) text += string.decode(token.text);
     else if (token.type === tokenTypes.Ident)
-      text += quoteText(token.text.toLowerCase(), pairs, language, quotes);
+      text += quoteText(token.text.toLowerCase(), pairs, language, counters);
     else if (token.type === tokenTypes.Function) text += functionText(part, element, counters);
   }
+  if (plainContents.size < mostPlain && !/\(|quote/i.test(content)) plainContents.set(content, text);
   return text;
 }
 
-function quoteText(word: string, pairs: string, language: string, quotes: { depth: number }): string {
+/** What values come to that are the same everywhere. */
+const plainContents = new Map<string, string>();
+const mostPlain = 5000;
+
+function quoteText(word: string, pairs: string, language: string, counters: Counters): string {
   if (!/^(no-)?(open|close)-quote$/.test(word)) return '';
   const isOpen = word.endsWith('open-quote');
-  if (!isOpen) quotes.depth = Math.max(0, quotes.depth - 1);
-  const { depth } = quotes;
-  if (isOpen) quotes.depth++;
+  if (!isOpen) counters.quoteDepth = Math.max(0, counters.quoteDepth - 1);
+  const depth = counters.quoteDepth;
+  if (isOpen) counters.quoteDepth++;
   if (word.startsWith('no-') || pairs === 'none') return '';
   const marks = tokensOf(pairs)
     .filter(({ type }) => type === tokenTypes.String)

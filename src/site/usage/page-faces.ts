@@ -1,11 +1,12 @@
 import type { ComputedStyle } from '../cascade/computed.js';
-import { PageMatches, PageStyles } from '../cascade/page-styles.js';
+import { IndexMatches, PageMatches, type RuleSet } from '../cascade/matches.js';
+import { PageStyles, StyleCache } from '../cascade/page-styles.js';
 import { scenariosOf } from '../cascade/scenarios.js';
-import { RuleIndex, type PageSheet } from '../cascade/style-rules.js';
+import { ConditionSets, RuleIndex, type PageSheet } from '../cascade/style-rules.js';
 import { readRules, type FontFaceDescriptors } from '../css/rules.js';
-import { elementsWithin, type SiteElement } from '../html/document.js';
+import { elementsWithin, treesWithin, type SiteElement } from '../html/document.js';
 import { userAgentStyles } from '../../data/user-agent-styles.js';
-import { drawnText } from './drawn-text.js';
+import { drawnText, type DrawnPiece } from './drawn-text.js';
 
 /** What the cascade computes for text. */
 export interface AskedStyle {
@@ -50,18 +51,35 @@ function userAgent(): PageSheet {
   return userAgentSheet;
 }
 
-/** Rules of the same stylesheets are put into an index once, whichever pages have them. */
-export class IndexCache {
-  private readonly known = new Map<string, RuleIndex>();
+/** An index of rules with what was found by it so far. */
+interface Known {
+  atRest: IndexMatches;
+  inStates: IndexMatches;
+  hasStates: boolean;
+}
+
+/** What pages of a site share: rules of the same stylesheets are put into an index once, and matched once for what is alike. */
+export class SiteStyles {
+  readonly conditions = new ConditionSets();
+  readonly cache = new StyleCache();
+  private readonly known = new Map<string, Known>();
   private readonly numbers = new Map<unknown, number>();
 
-  for(sheets: readonly PageSheet[]): RuleIndex {
+  for(sheets: readonly PageSheet[]): Known {
     const key = sheets
       .map(({ rules, conditions, layer }) => `${this.numberOf(rules)} ${JSON.stringify(conditions)} ${layer}`)
       .join('|');
-    let index = this.known.get(key);
-    if (!index) this.known.set(key, (index = new RuleIndex([userAgent(), ...sheets])));
-    return index;
+    let known = this.known.get(key);
+    if (!known) {
+      // A page with rules of its own has an index of its own; most are used once.
+      if (this.known.size >= mostIndexes) this.known.clear();
+      const index = new RuleIndex([userAgent(), ...sheets], this.conditions);
+      const sets = new Map<string, RuleSet>();
+      const atRest = new IndexMatches(index, false, sets);
+      const inStates = index.hasStates ? new IndexMatches(index, true, sets) : atRest;
+      this.known.set(key, (known = { atRest, inStates, hasStates: index.hasStates }));
+    }
+    return known;
   }
 
   private numberOf(rules: unknown): number {
@@ -71,64 +89,135 @@ export class IndexCache {
   }
 }
 
+const mostIndexes = 32;
+
 /** Properties that decide which face is asked for. */
 const deciding = ['font-family', 'font-weight', 'font-style', 'font-stretch'] as const;
 
-/**
- * Which faces a page asks for, and for which characters, on all screens, on paper and in all states.
- *
- * @param file the page, as the user would write it
- */
+/** A page that was read. */
+export interface StyledPage {
+  root: SiteElement;
+  /** As the user would write it. */
+  file: string;
+  /** Stylesheets of the page, and of each shadow tree by its root. */
+  sheets: ReadonlyMap<SiteElement | undefined, readonly PageSheet[]>;
+  fontFaces: readonly FontFaceDescriptors[];
+}
+
+/** Which faces a page asks for, and for which characters, on all screens, on paper and in all states. */
 export function pageFaces(
-  root: SiteElement,
-  file: string,
-  sheets: readonly PageSheet[],
-  fontFaces: readonly FontFaceDescriptors[],
-  cache: IndexCache,
+  { root, file, sheets, fontFaces }: StyledPage,
+  site: SiteStyles,
 ): { faces: Map<string, PageFace>; languages: string[] } {
-  const declared = new Set(fontFaces.map(({ family }) => family.toLowerCase()));
-  const index = cache.for(sheets);
-  const faces = new Map<string, PageFace>();
-  const atRest = new PageMatches(index, { states: false });
-  const inStates = index.hasStates ? new PageMatches(index, { states: true }) : atRest;
+  const trees = [...sheets].map(([tree, list]) => [tree, site.for(list)] as const);
+  const atRest = new PageMatches(new Map(trees.map(([tree, known]) => [tree, known.atRest])));
+  const inStates = trees.some(([, known]) => known.hasStates)
+    ? new PageMatches(new Map(trees.map(([tree, known]) => [tree, known.inStates])))
+    : atRest;
   const languages = new Set<string>();
-  for (const element of elementsWithin(root)) {
-    const language = element.attributes.get('lang');
-    if (language) languages.add(language);
-    atRest.of(element);
-    inStates.of(element);
+  for (const tree of treesWithin(root)) {
+    for (const element of elementsWithin(tree)) {
+      const language = element.attributes.get('lang');
+      if (language) languages.add(language);
+      atRest.of(element);
+      inStates.of(element);
+    }
   }
   const used = new Set([...atRest.conditions, ...inStates.conditions]);
   const hasStates = atRest.hasStates || inStates.hasStates;
-  for (const { holding, states, certainty } of scenariosOf(index.conditionSets, used, hasStates)) {
-    const styles = new PageStyles(index, states ? inStates : atRest, holding, file);
-    const asked = new Map<ComputedStyle, { face: PageFace; pieces: number }>();
-    drawnText(root, styles, ({ text, style, isShown }) => {
-      let entry = asked.get(style);
-      if (!entry) asked.set(style, (entry = { face: faceFor(style, declared, faces), pieces: 0 }));
-      const target = certainty === 'drawn' && isShown ? entry.face.drawn : entry.face.possible;
-      for (const character of text) target.add(character.codePointAt(0)!);
-      if (isShown) entry.pieces++;
-    });
-    for (const [style, { face, pieces }] of asked) if (pieces > 0) noteRules(face, style, pieces);
-  }
-  return { faces, languages: [...languages] };
+  const faces = new FaceCollector(fontFaces);
+  const screens = scenariosOf(site.conditions.all, used, hasStates).map(({ holding, states, certainty }) => ({
+    styles: new PageStyles(states ? inStates : atRest, holding, file, site.cache),
+    isDrawn: certainty === 'drawn',
+  }));
+  const varies = (element: SiteElement) => atRest.varies(element) || inStates.varies(element);
+  drawnText(root, screens, varies, (piece) => faces.add(piece));
+  return { faces: faces.finish(), languages: [...languages] };
 }
 
-function faceFor(
-  { families, weight, style, stretch, synthesis }: ComputedStyle,
-  declared: ReadonlySet<string>,
-  faces: Map<string, PageFace>,
-): PageFace {
-  const family = families.find((name) => declared.has(name.toLowerCase())) ?? families[0] ?? '';
-  const key = JSON.stringify([family.toLowerCase(), weight, style, stretch]);
-  let face = faces.get(key);
-  if (!face) {
-    const asked = { family, weight, style, stretch };
-    face = { asked, stack: families, drawn: new Set(), possible: new Set(), rules: new Map(), synthesis };
-    faces.set(key, face);
+/** A face while it is collected. */
+interface Collected {
+  face: PageFace;
+  characters: { drawn: CharacterMarks; possible: CharacterMarks };
+  /** Texts that were noted already, as the same ones come again. */
+  known: { drawn: Set<string>; possible: Set<string> };
+}
+
+/** Most text is made of few letters, which are marked faster than put into a set. */
+class CharacterMarks {
+  private readonly marks = new Uint8Array(0x600);
+  private readonly others = new Set<number>();
+
+  add(text: string): void {
+    const { marks, others } = this;
+    for (let i = 0; i < text.length; i++) {
+      const unit = text.charCodeAt(i);
+      if (unit < marks.length) marks[unit] = 1;
+      else {
+        const character = text.codePointAt(i)!;
+        others.add(character);
+        if (character > 0xffff) i++;
+      }
+    }
   }
-  return face;
+
+  addTo(target: Set<number>): void {
+    this.marks.forEach((mark, character) => {
+      if (mark) target.add(character);
+    });
+    for (const character of this.others) target.add(character);
+  }
+}
+
+/** Notes which characters are drawn with which face. */
+class FaceCollector {
+  private readonly faces = new Map<string, Collected>();
+  /** With how many pieces of text that show. */
+  private readonly asked = new Map<ComputedStyle, { collected: Collected; pieces: number }>();
+  private readonly declared: ReadonlySet<string>;
+
+  constructor(fontFaces: readonly FontFaceDescriptors[]) {
+    this.declared = new Set(fontFaces.map(({ family }) => family.toLowerCase()));
+  }
+
+  add({ style, text, isShown, isDrawn }: DrawnPiece): void {
+    let asked = this.asked.get(style);
+    if (!asked) this.asked.set(style, (asked = { collected: this.faceFor(style), pieces: 0 }));
+    if (isShown) asked.pieces++;
+    const certainty = isDrawn && isShown ? 'drawn' : 'possible';
+    const { known, characters } = asked.collected;
+    if (known[certainty].has(text)) return;
+    known[certainty].add(text);
+    characters[certainty].add(text);
+  }
+
+  finish(): Map<string, PageFace> {
+    for (const [style, { collected, pieces }] of this.asked)
+      if (pieces > 0) noteRules(collected.face, style, pieces);
+    const faces = new Map<string, PageFace>();
+    for (const [key, { face, characters }] of this.faces) {
+      characters.drawn.addTo(face.drawn);
+      characters.possible.addTo(face.possible);
+      faces.set(key, face);
+    }
+    return faces;
+  }
+
+  private faceFor({ families, weight, style, stretch, synthesis }: ComputedStyle): Collected {
+    const family = families.find((name) => this.declared.has(name.toLowerCase())) ?? families[0] ?? '';
+    const key = `${family.toLowerCase()}\n${weight} ${style} ${stretch}`;
+    let collected = this.faces.get(key);
+    if (!collected) {
+      const asked = { family, weight, style, stretch };
+      collected = {
+        face: { asked, stack: families, drawn: new Set(), possible: new Set(), rules: new Map(), synthesis },
+        characters: { drawn: new CharacterMarks(), possible: new CharacterMarks() },
+        known: { drawn: new Set(), possible: new Set() },
+      };
+      this.faces.set(key, collected);
+    }
+    return collected;
+  }
 }
 
 function noteRules(face: PageFace, { deciders }: ComputedStyle, pieces: number): void {

@@ -3,15 +3,7 @@ import { finding, type Finding, type Severity } from '../../findings.js';
 import { drawnBy, type FaceRule } from './declared-faces.js';
 import type { HostedReference } from './hosted-references.js';
 import type { AskingRule, PageFace } from './page-faces.js';
-
-/** Something that a page names and that isn't there. */
-export interface SiteProblem {
-  code: 'stylesheet-missing' | 'font-missing';
-  url: string;
-  file: string;
-  line: number;
-  family?: string;
-}
+import type { OnPages, SiteProblem } from './site-problems.js';
 
 /** A page with the faces that it asks for and the rules that declare some. */
 export interface PageDemand {
@@ -22,17 +14,11 @@ export interface PageDemand {
 
 export type SiteFinding = Finding & { pages: string[] };
 
-/** Where files that are missed lie instead. */
-interface FileFinder {
-  nearest(address: string, from: string): string | undefined;
-}
-
 /** All that is found on a site, the gravest first. */
 export function siteFindings(
   pages: readonly PageDemand[],
-  problems: ReadonlyMap<string, SiteProblem & { pages: ReadonlySet<string> }>,
-  hosted: ReadonlyMap<string, HostedReference & { pages: ReadonlySet<string> }>,
-  files: FileFinder & { pathOf?: (file: string) => string },
+  problems: readonly OnPages<SiteProblem>[],
+  hosted: readonly OnPages<HostedReference>[],
 ): SiteFinding[] {
   const collected = new Collector();
   for (const page of pages) {
@@ -43,8 +29,8 @@ export function siteFindings(
     }
   }
   unusedFaces(pages, collected);
-  for (const problem of problems.values()) missingFile(problem, files, collected);
-  for (const reference of hosted.values()) hostedReference(reference, collected);
+  for (const problem of problems) missingFile(problem, collected);
+  for (const reference of hosted) hostedReference(reference, collected);
   return collected.all();
 }
 
@@ -141,16 +127,11 @@ function unusedFaces(pages: readonly PageDemand[], collected: Collector): void {
   }
 }
 
-function missingFile(
-  problem: SiteProblem & { pages: ReadonlySet<string> },
-  files: FileFinder & { pathOf?: (file: string) => string },
-  collected: Collector,
-): void {
-  const { code, url, file, line, family } = problem;
-  const nearest = files.nearest(url, files.pathOf?.(file) ?? file);
+function missingFile(problem: OnPages<SiteProblem>, collected: Collector): void {
+  const { code, url, file, line, family, nearest, pages } = problem;
   const what = family === undefined ? url : `${url} of ${family}`;
   const advice = nearest === undefined ? {} : { advice: `write ${nearest}` };
-  collected.add(finding(code, `${what} is not there`, { file, line, ...advice }), problem.pages);
+  collected.add(finding(code, `${what} is not there`, { file, line, ...advice }), pages);
 }
 
 const kindWords: Readonly<Record<HostedReference['kind'], string>> = {
@@ -162,10 +143,7 @@ const kindWords: Readonly<Record<HostedReference['kind'], string>> = {
   preload: 'a font is preloaded',
 };
 
-function hostedReference(
-  reference: HostedReference & { pages: ReadonlySet<string> },
-  collected: Collector,
-): void {
+function hostedReference(reference: OnPages<HostedReference>, collected: Collector): void {
   const { kind, url, file, line } = reference;
   const host = /^(?:https?:)?\/\/([^/?#]*)/i.exec(url)?.[1] ?? url;
   const message = `${kindWords[kind]} ${kind === 'preconnect' || kind === 'dns-prefetch' ? 'of' : 'from'} another host, ${host}`;

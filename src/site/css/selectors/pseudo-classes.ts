@@ -1,18 +1,8 @@
 // Selectors 4: what pseudo-classes ask of an element
 
 import { ident, string, type CssNode } from 'css-tree';
-import type { SiteElement } from '../html/document.js';
-
-/** What a selector is matched under. */
-export interface MatchContext {
-  /** Whether states that need an event (`:hover`, `:checked` by hand, …) count as reached. */
-  states: boolean;
-}
-
-export type Matcher = (element: SiteElement, context: MatchContext) => boolean;
-
-/** A selector that browsers drop, or that isn’t known here. */
-export class UnknownSelector extends Error {}
+import type { SiteElement } from '../../html/document.js';
+import { UnknownSelector, type Matcher } from './matcher.js';
 
 /** States that need an event, or that scripts and visitors bring about. */
 export const stateNames =
@@ -25,10 +15,8 @@ const isLink = ({ name, attributes }: SiteElement) =>
 const isField = ({ name }: SiteElement) =>
   /^(input|select|textarea|button|fieldset|optgroup|option)$/.test(name);
 
-export const structure: Readonly<Record<string, Matcher>> = {
-  root: (element) => element.parent === undefined && element.name !== 'template',
-  scope: (element) => element.parent === undefined,
-  host: () => false,
+/** Those that look at siblings, or at what is in the element. */
+export const around: Readonly<Record<string, Matcher>> = {
   empty: (element) =>
     element.elements.length === 0 &&
     element.children.every((child) => child.kind === 'text' && child.text === ''),
@@ -38,22 +26,36 @@ export const structure: Readonly<Record<string, Matcher>> = {
   'first-of-type': (element) => siblingsOf(element).find(isOfType(element)) === element,
   'last-of-type': (element) => siblingsOf(element).filter(isOfType(element)).at(-1) === element,
   'only-of-type': (element) => siblingsOf(element).filter(isOfType(element)).length === 1,
-  'any-link': isLink,
-  link: isLink,
-  '-webkit-any-link': isLink,
-  checked: ({ attributes }) => attributes.has('checked') || attributes.has('selected'),
-  default: ({ attributes }) => attributes.has('checked') || attributes.has('selected'),
-  disabled: (element) => isField(element) && element.attributes.has('disabled'),
-  enabled: (element) => isField(element) && !element.attributes.has('disabled'),
-  required: (element) => isField(element) && element.attributes.has('required'),
-  optional: (element) => isField(element) && !element.attributes.has('required'),
-  'read-only': (element) => !isWritable(element),
-  'read-write': (element) => isWritable(element),
-  'placeholder-shown': ({ attributes }) => attributes.has('placeholder') && !attributes.get('value'),
-  indeterminate: ({ name, attributes }) => name === 'progress' && !attributes.has('value'),
-  open: ({ attributes }) => attributes.has('open'),
-  defined: ({ name }) => !name.includes('-'),
 };
+
+/** Those that look at the element itself, with the attributes that they ask for. */
+export const own: Readonly<Record<string, readonly [matches: Matcher, ...attributes: string[]]>> = {
+  root: [(element) => element.parent === undefined && !element.host],
+  scope: [(element, { scope }) => (scope ? element === scope : element.parent === undefined)],
+  'any-link': [isLink, 'href'],
+  link: [isLink, 'href'],
+  '-webkit-any-link': [isLink, 'href'],
+  checked: [isChecked, 'checked', 'selected'],
+  default: [isChecked, 'checked', 'selected'],
+  disabled: [(element) => isField(element) && element.attributes.has('disabled'), 'disabled'],
+  enabled: [(element) => isField(element) && !element.attributes.has('disabled'), 'disabled'],
+  required: [(element) => isField(element) && element.attributes.has('required'), 'required'],
+  optional: [(element) => isField(element) && !element.attributes.has('required'), 'required'],
+  'read-only': [(element) => !isWritable(element), 'readonly', 'disabled', 'contenteditable'],
+  'read-write': [(element) => isWritable(element), 'readonly', 'disabled', 'contenteditable'],
+  'placeholder-shown': [
+    ({ attributes }) => attributes.has('placeholder') && !attributes.get('value'),
+    'placeholder',
+    'value',
+  ],
+  indeterminate: [({ name, attributes }) => name === 'progress' && !attributes.has('value'), 'value'],
+  open: [({ attributes }) => attributes.has('open'), 'open'],
+  defined: [({ name }) => !name.includes('-')],
+};
+
+function isChecked({ attributes }: SiteElement): boolean {
+  return attributes.has('checked') || attributes.has('selected');
+}
 
 const isWritable = ({ name, attributes }: SiteElement): boolean =>
   (/^(input|textarea)$/.test(name) && !attributes.has('readonly') && !attributes.has('disabled')) ||
@@ -61,7 +63,7 @@ const isWritable = ({ name, attributes }: SiteElement): boolean =>
 
 /** The language of an element, by the nearest attribute. */
 export function languageOf(element: SiteElement): string {
-  for (let at: SiteElement | undefined = element; at; at = at.parent) {
+  for (let at: SiteElement | undefined = element; at; at = at.parent ?? at.host) {
     const value = at.attributes.get('lang') ?? at.attributes.get('xml:lang');
     if (value !== undefined) return value;
   }
@@ -86,15 +88,15 @@ export function lang(inner: readonly CssNode[]): Matcher {
   const wanted = wordsOf(inner).map((word) => word.toLowerCase().replace(/^\*-/, ''));
   if (wanted.length === 0) throw new UnknownSelector();
   return (element) => {
-    const own = languageOf(element).toLowerCase();
-    return wanted.some((range) => own === range || own.startsWith(`${range}-`));
+    const its = languageOf(element).toLowerCase();
+    return wanted.some((range) => its === range || its.startsWith(`${range}-`));
   };
 }
 
 export function dir(inner: readonly CssNode[]): Matcher {
   const [wanted] = wordsOf(inner);
   return (element) => {
-    for (let at: SiteElement | undefined = element; at; at = at.parent) {
+    for (let at: SiteElement | undefined = element; at; at = at.parent ?? at.host) {
       const value = at.attributes.get('dir')?.toLowerCase();
       if (value === 'ltr' || value === 'rtl') return value === wanted;
     }

@@ -2,31 +2,15 @@ import { readdirSync, statSync } from 'node:fs';
 import { basename, dirname, join, relative, resolve, sep } from 'node:path';
 import { glob, isDynamicPattern } from 'tinyglobby';
 import { DenseGlyphError } from '../errors.js';
-import { readBytes, shownPath } from './read.js';
+import { readBytes, shownPath, sizeOfFile } from './read.js';
+import type { Site } from './site.js';
 
-/** A page of a site on disk. */
-export interface SitePage {
-  /** As the user would write it, with slashes. */
-  page: string;
-  /** Absolute. */
-  path: string;
-  size: number;
-  read: () => Uint8Array;
-}
-
-/** A site on disk. */
-export interface SiteFolder {
+/** A site on disk, as another thread can open it again. */
+export interface SiteFolder extends Site {
+  /** What paths are shown from, absolute. */
+  base: string;
   /** What URLs with a slash start from, absolute. */
   root: string;
-  pages: SitePage[];
-  read(path: string): Uint8Array;
-  shown(path: string): string;
-  /** The file that an address in another file stands for, if it is there. */
-  linked(address: string, from: string): string | undefined;
-  /** The path of a file that is shown. */
-  pathOf(shown: string): string;
-  /** A file of that name elsewhere in the site, as it would be written from another file. */
-  nearest(address: string, from: string): string | undefined;
 }
 
 /** Folders that are no part of a site, by name. */
@@ -65,22 +49,33 @@ export async function readSite(named: readonly string[], folder: string, root?: 
     }
     for (const page of info?.isDirectory() ? found.sort() : found) paths.add(page);
   }
-  const siteRoot = root === undefined ? base : resolve(folder, root);
+  return openFolder(base, root === undefined ? base : resolve(folder, root), [...paths]);
+}
+
+/** @param paths of the pages, absolute, as are `base` and `root` */
+export function openFolder(base: string, root: string, paths: readonly string[]): SiteFolder {
   const shown = (path: string) => shownPath(path, base);
-  const read = (path: string) => readBytes(path, shown(path));
+  const addressOf = (address: string, from: string) => linkedPath(address, from, root);
   return {
-    root: siteRoot,
-    pages: Array.from(paths, (path) => ({
+    base,
+    root,
+    pages: paths.map((path) => ({
       page: shown(path),
-      path,
-      size: statSync(path).size,
-      read: () => read(path),
+      address: path,
+      size: sizeOfFile(path),
+      read: () => readBytes(path, shown(path)),
     })),
-    read,
-    shown,
-    pathOf: (file) => resolve(base, file),
-    linked: (address, from) => linkedPath(address, from, siteRoot),
-    nearest: (address, from) => nearestPath(address, from, siteRoot),
+    otherHost: (address) => /^(?:https?:)?\/\/([^/?#]*)/i.exec(address.trim())?.[1],
+    linked: (address, from) => {
+      const path = addressOf(address, from);
+      return Promise.resolve(
+        path === undefined
+          ? undefined
+          : { file: shown(path), address: path, bytes: readBytes(path, shown(path)) },
+      );
+    },
+    addressOf: (address, from) => Promise.resolve(addressOf(address, from)),
+    nearest: (address, from) => nearestPath(address, from, root),
   };
 }
 

@@ -1,0 +1,36 @@
+/** A page of a site. */
+export interface SitePage {
+  /** As the user would write it: a path with slashes, or what follows the host. */
+  page: string;
+  /** Where it is: an absolute path, or a URL. */
+  address: string;
+  /** Bytes, as far as they are known. */
+  size: number;
+  /** Its bytes, or its text where a browser gave it. */
+  read(): Uint8Array | string;
+}
+
+/** A file that pages lead to. */
+export interface LinkedFile {
+  /** As the user would write it. */
+  file: string;
+  address: string;
+  bytes: Uint8Array;
+}
+
+/** A site, wherever it is; addresses in files are followed as browsers do. */
+export interface Site {
+  pages: readonly SitePage[];
+  /** The host that an address leads to, if that isn't the site itself. */
+  otherHost(address: string, from: string): string | undefined;
+  /**
+   * The file that an address stands for; undefined if it isn't there.
+   *
+   * @param from the address of the file that names it
+   */
+  linked(address: string, from: string): Promise<LinkedFile | undefined>;
+  /** Where the file is that an address stands for; undefined if it isn't there. */
+  addressOf(address: string, from: string): Promise<string | undefined>;
+  /** A file of that name elsewhere in the site, as it would be written from another file. */
+  nearest(address: string, from: string): string | undefined;
+}

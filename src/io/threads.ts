@@ -1,0 +1,50 @@
+import { extname, join } from 'node:path';
+import { pool, worker, type Pool } from 'workerpool';
+import { DenseGlyphError } from '../errors.js';
+
+/** What goes wrong in a thread, as it can be sent. */
+interface Failure {
+  failure: ConstructorParameters<typeof DenseGlyphError>;
+}
+
+/** Threads that run the same module. */
+export class Threads<Task, Result> {
+  private readonly pool: Pool;
+
+  /** @param name of the module in `app/`, or beside the program; it calls `answerTasks` */
+  constructor(name: string, count: number) {
+    this.pool = pool(moduleOf(name), { workerType: 'thread', maxWorkers: count, minWorkers: count });
+  }
+
+  /** @throws DenseGlyphError what the task throws */
+  async run(task: Task): Promise<Result> {
+    const answer = (await this.pool.exec('answer', [task])) as Result | Failure;
+    if (answer !== null && typeof answer === 'object' && 'failure' in answer)
+      throw new DenseGlyphError(...answer.failure);
+    return answer as Result;
+  }
+
+  async end(): Promise<void> {
+    await this.pool.terminate(true);
+  }
+}
+
+/** Answers what `Threads` of another thread ask. */
+export function answerTasks<Task, Result>(answer: (task: Task) => Promise<Result>): void {
+  worker({
+    answer: async (task: Task): Promise<Result | Failure> => {
+      try {
+        return await answer(task);
+      } catch (cause) {
+        if (!(cause instanceof DenseGlyphError)) throw cause;
+        return { failure: [cause.code, cause.reason, cause.place, cause.advice] };
+      }
+    },
+  });
+}
+
+/** Modules lie in folders in the library, and side by side in the program. */
+const moduleOf = (name: string): string =>
+  import.meta.dirname.endsWith('io')
+    ? join(import.meta.dirname, '../app', `${name}${extname(import.meta.filename)}`)
+    : join(import.meta.dirname, `${name}.js`);

@@ -1,0 +1,236 @@
+import { compareSpecificity, type MatchContext } from '../css/selectors/index.js';
+import type { SiteElement } from '../html/document.js';
+import { isUndecided, type IndexedRule, type RuleIndex } from './style-rules.js';
+
+/** Rules that match an element together, whatever conditions hold; sorted by specificity and order. */
+export interface RuleSet {
+  number: number;
+  rules: readonly IndexedRule[];
+  /** Numbers of the sets of conditions that they stand under. */
+  conditions: readonly number[];
+  hasStates: boolean;
+}
+
+/** Elements that are alike to selectors, and so are those around them. */
+interface Path {
+  inside: Map<string, Path>;
+  /** Names of the elements around those inside. */
+  names: ReadonlySet<string>;
+  matched: RuleSet;
+  /** Rules that may match, as it depends on what else is in the page. */
+  undecided: readonly IndexedRule[];
+}
+
+/** Pages of a template have the same paths; of pages that have little in common they would grow for ever. */
+const mostPaths = 50_000;
+
+const noNames: ReadonlySet<string> = new Set();
+
+/** Which rules of an index match; what is found on one page is used on the next. */
+export class IndexMatches {
+  private readonly none: RuleSet;
+  private start: Path;
+  private paths = 0;
+
+  /** @param sets those of the index, which are the same with states and without */
+  constructor(
+    readonly index: RuleIndex,
+    private readonly states: boolean,
+    private readonly sets: Map<string, RuleSet>,
+  ) {
+    this.none = this.setOf('', []);
+    this.start = this.newStart();
+  }
+
+  /** Forgets what was found if it has become much; paths that are in use stay valid. */
+  begin(): Path {
+    if (this.paths > mostPaths) {
+      this.start = this.newStart();
+      this.paths = 0;
+      this.sets.clear(); // their numbers are not used again
+    }
+    return this.start;
+  }
+
+  private newStart(): Path {
+    return { inside: new Map(), names: noNames, matched: this.none, undecided: [] };
+  }
+
+  pathOf(element: SiteElement, outer: Path): Path {
+    const key = this.keyOf(element);
+    let path = outer.inside.get(key);
+    if (!path) {
+      outer.inside.set(key, (path = this.newPath(element, outer)));
+      this.paths++;
+    }
+    return path;
+  }
+
+  /** What of an element selectors can see. */
+  private keyOf({ name, attributes }: SiteElement): string {
+    let key = name;
+    const { ids, attributes: asked, values } = this.index;
+    for (const [attribute, value] of attributes) {
+      if (attribute === 'class') key += ` ${value}`;
+      else if (values.has(attribute) || (attribute === 'id' && ids.has(value)))
+        key += `\n${attribute}=${value}`;
+      else if (asked.has(attribute)) key += `\n${attribute}`;
+    }
+    return key;
+  }
+
+  private newPath(element: SiteElement, outer: Path): Path {
+    const own = namesOf(element);
+    const matched: IndexedRule[] = [];
+    const undecided: IndexedRule[] = [];
+    const context: MatchContext = { states: this.states };
+    for (const rules of this.index.candidates(own, outer.names)) {
+      for (const rule of rules) {
+        if (isUndecided(rule)) undecided.push(rule);
+        else if (rule.selector.matches(element, context)) matched.push(rule);
+      }
+    }
+    const names = own.every((name) => outer.names.has(name))
+      ? outer.names
+      : new Set([...outer.names, ...own]);
+    return { inside: new Map(), names, matched: this.setOf('', matched), undecided };
+  }
+
+  /** @param host of the shadow tree that the element stands in */
+  rulesFor(element: SiteElement, path: Path, host: SiteElement | undefined): RuleSet {
+    const { matched, undecided } = path;
+    if (undecided.length === 0) return matched;
+    const context: MatchContext = { states: this.states, host };
+    const more = undecided.filter((rule) => isMatch(rule, element, context));
+    return more.length === 0 ? matched : this.setOf(`${matched.number}`, more, matched.rules);
+  }
+
+  /** Rules of a shadow tree that match its host, or what is put into its slots. */
+  outsideRules(element: SiteElement, host: SiteElement): IndexedRule[] {
+    return this.index.outside.filter(({ selector }) =>
+      selector.matches(element, { states: this.states, host }),
+    );
+  }
+
+  private setOf(start: string, rules: readonly IndexedRule[], others: readonly IndexedRule[] = []): RuleSet {
+    const key = `${start}|${rules.map(({ order }) => order).join()}`;
+    let set = this.sets.get(key);
+    if (!set) {
+      const all = [...others, ...rules].sort(bySpecificity);
+      set = {
+        number: setNumber++,
+        rules: all,
+        ...conditionsOf(all),
+      };
+      this.sets.set(key, set);
+    }
+    return set;
+  }
+}
+
+let setNumber = 0;
+
+const conditionsOf = (rules: readonly IndexedRule[]): Pick<RuleSet, 'conditions' | 'hasStates'> => ({
+  conditions: [...new Set(rules.map(({ conditions }) => conditions))].filter((one) => one !== 0),
+  hasStates: rules.some(({ selector }) => selector.traits.hasState),
+});
+
+export const bySpecificity = (a: IndexedRule, b: IndexedRule): number =>
+  compareSpecificity(a.selector.specificity, b.selector.specificity) || a.order - b.order;
+
+function isMatch({ selector, scope }: IndexedRule, element: SiteElement, context: MatchContext): boolean {
+  if (!scope) return selector.matches(element, context);
+  return scope
+    .rootsOf(element, context)
+    .some(
+      ({ root }) =>
+        (selector.namesScope || root !== element) && selector.matches(element, { ...context, scope: root }),
+    );
+}
+
+function namesOf({ name, attributes, classes }: SiteElement): string[] {
+  const names = [name.toLowerCase()];
+  const id = attributes.get('id');
+  if (id !== undefined) names.push(`#${id}`);
+  for (const one of classes) names.push(`.${one}`);
+  return names;
+}
+
+/** Which rules match the elements of one page, its shadow trees too; found once, and used under all conditions. */
+export class PageMatches {
+  private readonly known = new Map<SiteElement, { path: Path; rules: RuleSet; of: IndexMatches }>();
+  /** Rules of other trees, with what makes them differ from those of other elements. */
+  private readonly outside = new Map<SiteElement, readonly IndexedRule[]>();
+  private readonly starts = new Map<IndexMatches, Path>();
+  /** Numbers of the sets of conditions that matter to the page. */
+  readonly conditions = new Set<number>();
+  private readonly conditional = new Set<SiteElement>();
+  /** Whether a rule with a state matches. */
+  hasStates = false;
+
+  /** @param trees the rules of each shadow tree, by its root; those of the page without one */
+  constructor(private readonly trees: ReadonlyMap<SiteElement | undefined, IndexMatches>) {}
+
+  of(element: SiteElement): RuleSet {
+    return this.lookUp(element).rules;
+  }
+
+  /** What else applies to hosts and to what is put into slots. */
+  outsideOf(element: SiteElement): readonly IndexedRule[] {
+    return this.outside.get(element) ?? [];
+  }
+
+  private lookUp(element: SiteElement): { path: Path; rules: RuleSet; of: IndexMatches } {
+    const before = this.known.get(element);
+    if (before) return before;
+    // Elements are asked for in the order of the document, so that the parent is known.
+    const outer = element.parent && this.lookUp(element.parent);
+    const of = outer?.of ?? this.trees.get(element.host ? element : undefined)!;
+    const path = of.pathOf(element, outer?.path ?? this.startOf(of));
+    const rules = of.rulesFor(element, path, rootOf(element).host);
+    const found = { path, rules, of };
+    this.known.set(element, found);
+    this.note(element, rules);
+    this.addOutside(element);
+    return found;
+  }
+
+  private startOf(of: IndexMatches): Path {
+    let start = this.starts.get(of);
+    if (!start) this.starts.set(of, (start = of.begin()));
+    return start;
+  }
+
+  /** Whether it depends on conditions or states which rules apply. */
+  varies(element: SiteElement): boolean {
+    return this.conditional.has(element);
+  }
+
+  private note(
+    element: SiteElement,
+    { conditions, hasStates }: Pick<RuleSet, 'conditions' | 'hasStates'>,
+  ): void {
+    for (const number of conditions) this.conditions.add(number);
+    if (hasStates) this.hasStates = true;
+    if (hasStates || conditions.length > 0) this.conditional.add(element);
+  }
+
+  private addOutside(element: SiteElement): void {
+    const found: IndexedRule[] = [];
+    const look = (shadow: SiteElement | undefined, host: SiteElement | undefined) => {
+      const of = shadow && this.trees.get(shadow);
+      if (of && host) found.push(...of.outsideRules(element, host));
+    };
+    look(element.shadow, element);
+    if (element.slot) look(element.parent?.shadow, element.parent);
+    if (found.length === 0) return;
+    this.outside.set(element, found.sort(bySpecificity));
+    this.note(element, conditionsOf(found));
+  }
+}
+
+function rootOf(element: SiteElement): SiteElement {
+  let root = element;
+  while (root.parent) root = root.parent;
+  return root;
+}

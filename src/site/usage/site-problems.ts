@@ -1,0 +1,38 @@
+import type { HostedReference } from './hosted-references.js';
+
+/** Something that a page names and that isn't there. */
+export interface SiteProblem {
+  code: 'stylesheet-missing' | 'font-missing';
+  url: string;
+  file: string;
+  line: number;
+  family?: string;
+  /** The same file elsewhere, as it would be written. */
+  nearest?: string | undefined;
+}
+
+export type OnPages<Found> = Found & { pages: string[] };
+
+/** What was found while pages were read: each once, with the pages where. */
+export class FoundOnPages<Found extends { file: string; line: number; url: string }> {
+  private readonly found = new Map<string, { one: Found; pages: Set<string> }>();
+
+  /** @param what tells it from other kinds */
+  add(what: string, one: Found, pages: Iterable<string>): void {
+    const key = `${what} ${one.file}:${one.line} ${one.url}`;
+    let known = this.found.get(key);
+    if (!known) this.found.set(key, (known = { one, pages: new Set() }));
+    for (const page of pages) known.pages.add(page);
+  }
+
+  all(): OnPages<Found>[] {
+    return Array.from(this.found.values(), ({ one, pages }) => ({ ...one, pages: [...pages] }));
+  }
+
+  clear(): void {
+    this.found.clear();
+  }
+}
+
+export const newProblems = (): FoundOnPages<SiteProblem> => new FoundOnPages<SiteProblem>();
+export const newReferences = (): FoundOnPages<HostedReference> => new FoundOnPages<HostedReference>();
