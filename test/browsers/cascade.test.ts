@@ -4,7 +4,7 @@ import { LoggingServer } from '../../test-support/server.js';
 import { stylesById } from '../../test-support/styled-pages.js';
 
 /** Pages for rules of the cascade; the browser says what their elements come to. */
-const pages: [name: string, css: string, html: string][] = [
+const pages: [name: string, css: string, html: string, needs?: string][] = [
   [
     'types, classes and ids by specificity',
     'p { font-weight: 300 } .a { font-weight: 500 } #b { font-style: italic } p#b { font-weight: 800 } .a.a { font-family: One }',
@@ -86,6 +86,17 @@ const pages: [name: string, css: string, html: string][] = [
     '<h2>x</h2><p id=x1>x</p><p id=x2>x</p><div><p id=x3>x</p><section><p id=x4>x</p></section></div><article><p>x</p><p><b id=x5>x</b></p></article>',
   ],
   [
+    'shadow trees: what is inside, the host, and what is put into slots',
+    '#x1 { font-family: Outer } p { text-transform: uppercase } .l { font-weight: 300 } #x6 { font-weight: 500 }',
+    '<div id=x1 class=k><template shadowrootmode=open><style>p { font-weight: 700 } :host { font-style: italic; font-family: Inner !important } :host(.k) { font-weight: 800 } :host(.n) p { font-weight: 100 } ::slotted(b) { font-family: Slot; font-weight: 900 } slot { font-style: normal } :host p i { font-weight: 600 }</style><p id=x2>x<i id=x3>x</i><slot></slot></p><slot name=n>x<u>x</u></slot></template><b id=x5 class=l>x</b><b id=x6>x</b><em id=x7 slot=n>x</em></div><p id=x8>x',
+  ],
+  [
+    'scopes: roots, limits, and which is nearer',
+    '@scope (.a) to (.c) { p { font-weight: 700 } :scope { font-style: italic } .a { font-family: Self } } @scope (.b) { p { font-weight: 300 } } @scope (.a) { p { font-weight: 600 } } @scope (.d) to (> .e) { i { font-family: Lim } }',
+    '<div class=a id=x1><p id=x2>x<div class=b><p id=x3>x</div><div class=c id=x4><p id=x5>x</div></div><div class=b><div class=a id=x6><p id=x7>x</div></div><div class=d><i id=x8>x</i><div class=e><i id=x9>x</i></div></div>',
+    'CSSScopeRule',
+  ],
+  [
     'generated content',
     'p::before { content: "a" attr(data-b); font-weight: 700 } .n:before { content: none } i::before { content: "\\201C"; font-family: Mark }',
     '<p id=x1 data-b=v>x<p id=x2 class=n>x<i id=x3>x</i>',
@@ -103,7 +114,10 @@ interface Said {
 const askBrowser = `
   const first = (text) => text.split(',')[0].trim().replace(/^["']|["']$/g, '');
   const found = {};
-  for (const element of document.querySelectorAll('[id]')) {
+  const trees = [document];
+  for (const tree of trees)
+    for (const { shadowRoot } of tree.querySelectorAll('*')) if (shadowRoot) trees.push(shadowRoot);
+  for (const element of trees.flatMap((tree) => [...tree.querySelectorAll('[id]')])) {
     const style = getComputedStyle(element);
     const before = getComputedStyle(element, '::before');
     const isThere = before.content !== 'none' && before.content !== 'normal' && before.content !== '';
@@ -141,6 +155,9 @@ describe.each(availableEngines())('%s', (engineName) => {
 
   test.each(pages.map(([name], i) => [name, i] as const))('computes the same: %s', async (_, i) => {
     await engine.open(`${server.origin}/${i}`);
+    const [, , , needs] = pages[i];
+    if (needs !== undefined && !(await engine.run<boolean>(`return ${JSON.stringify(needs)} in window`)))
+      return;
     const said = await engine.run<Record<string, Said>>(askBrowser);
     const own = await stylesById(documents[i]);
     expect([...own.keys()].sort()).toEqual(Object.keys(said).sort());
