@@ -18,6 +18,11 @@ export const errorCodes = {
   },
   'archive-unsafe': { kind: 'input', advice: 'do not unpack it: get the fonts from their maker' },
   'file-unreadable': { kind: 'input', advice: 'check the path and its permissions' },
+  'site-unreachable': { kind: 'network', advice: 'check the address, and that the site is there' },
+  'browser-missing': {
+    kind: 'call',
+    advice: 'install Chromium, or name it in the variable DENSE_GLYPH_CHROMIUM',
+  },
   'call-invalid': { kind: 'call', advice: 'see --help for the options' },
   'conversion-impossible': { kind: 'call', advice: 'choose another format' },
   'subset-impossible': { kind: 'call', advice: 'serve the whole font: convert it to woff2' },

@@ -177,6 +177,11 @@ export const findingCodes = {
     effect: 'pages are drawn without it',
     advice: 'put the file there, or take the link out',
   },
+  'page-unreadable': {
+    severity: 'warning',
+    effect: 'what it draws is not counted',
+    advice: 'correct the link, or the page',
+  },
   'hosted-reference': {
     severity: 'warning',
     effect: 'text waits for a name, a connection and an answer of another host, which learns of each visitor',

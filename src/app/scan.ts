@@ -2,23 +2,16 @@ import { boldFrom } from '../core/face/matching.js';
 import { rangeText } from '../core/face/index.js';
 import { rangesOf, unicodeRangeText } from '../core/text/unicode-ranges.js';
 import type { Finding } from '../findings.js';
-import { readSite } from '../io/site-folder.js';
 import { drawnBy, faceRuleOf, type FaceRule } from '../site/usage/declared-faces.js';
 import type { AskedStyle, AskingRule, PageFace } from '../site/usage/page-faces.js';
 import type { FontFaceDescriptors } from '../site/css/rules.js';
 import { siteFindings } from '../site/usage/site-findings.js';
+import { openSite, type SiteRequest } from './open-site.js';
 import type { OnProgress } from './progress.js';
 import type { ScannedPage } from './scan-pages.js';
 import { scannedSite } from './scan-threads.js';
 
-export interface ScanRequest {
-  /** Folders, files or globs of pages; the current folder if none is named. */
-  site: readonly string[];
-  /** What paths start from, and how they are shown. */
-  folder: string;
-  /** What URLs with a slash start from; the folder that is named, for files the current one. */
-  root?: string | undefined;
-}
+export type ScanRequest = SiteRequest;
 
 /** A declared face, as its rule states it. */
 export interface DrawingFace {
@@ -55,12 +48,12 @@ export interface ScanResult {
 /**
  * Says which face draws which characters of a site, who asks for it, and what is wrong.
  *
- * @throws DenseGlyphError `file-unreadable`
+ * @throws DenseGlyphError `file-unreadable`, `site-unreachable`, `browser-missing`, `call-invalid`
  * @example const { faces, findings } = await scan({ site: ['site'], folder: process.cwd() });
  */
 export async function scan(request: ScanRequest, progress?: OnProgress): Promise<ScanResult> {
-  const site = await readSite(request.site, request.folder, request.root);
-  const found = await scannedSite(site, progress);
+  const { site, problems, end } = await openSite(request, progress);
+  const found = await scannedSite(site, progress).finally(end);
   const rulesOf = rulesOnce();
   const scanned = found.pages.map(({ fontFaces, ...page }) => ({ ...page, rules: fontFaces.map(rulesOf) }));
   const pages = scanned.map(({ page, languages, faces, rules }) => ({
@@ -72,7 +65,7 @@ export async function scan(request: ScanRequest, progress?: OnProgress): Promise
     demandVersion: 1,
     pages,
     faces: facesOfSite(scanned),
-    findings: siteFindings(scanned, found.problems, found.hosted),
+    findings: siteFindings(scanned, [...problems, ...found.problems], found.hosted),
   };
 }
 

@@ -1,6 +1,5 @@
-import { createServer } from 'node:http';
-import sirv from 'sirv';
 import { DenseGlyphError } from '../errors.js';
+import { serveFolder as served } from '../io/static-server.js';
 
 /**
  * Serves a folder on this machine only, and keeps the process alive.
@@ -10,24 +9,10 @@ import { DenseGlyphError } from '../errors.js';
  * @throws DenseGlyphError `call-invalid` if the port is taken
  */
 export async function serveFolder(folder: string, port: number): Promise<string> {
-  const files = sirv(folder, { dev: true, dotfiles: false });
-  const server = createServer((request, response) => {
-    files(request, response, () => {
-      response.writeHead(404, { 'content-type': 'text/plain' }).end('Not found\n');
-    });
-  });
-  await new Promise<void>((done, failed) => {
-    server.once('error', (cause: NodeJS.ErrnoException) => {
-      const taken = new DenseGlyphError(
-        'call-invalid',
-        `port ${port} is taken`,
-        {},
-        'choose another with --port',
-      );
-      failed(cause.code === 'EADDRINUSE' ? taken : cause);
-    });
-    server.listen(port, '127.0.0.1', done);
-  });
-  const address = server.address();
-  return `http://127.0.0.1:${typeof address === 'object' && address ? address.port : port}`;
+  try {
+    return (await served(folder, port)).origin;
+  } catch (cause) {
+    if ((cause as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw cause;
+    throw new DenseGlyphError('call-invalid', `port ${port} is taken`, {}, 'choose another with --port');
+  }
 }

@@ -1,5 +1,5 @@
 // Scripts and styles of the pages that the program writes, each as a module with its text.
-import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import terser from '@rollup/plugin-terser';
 import { rollup } from 'rollup';
@@ -24,10 +24,10 @@ export async function bundlePages() {
     const script = output[0].code.trim();
     // It stands in a script element.
     if (/<\/script|<!--/i.test(script)) throw new Error(`${page}: the script would end its element`);
-    const style = readFileSync(join(root, 'src/browser', page, 'style.css'), 'utf8');
-    writeFileSync(
-      join(out, `${page}.js`),
-      `export const script = ${JSON.stringify(script)};\nexport const style = ${JSON.stringify(style)};\n`,
-    );
+    const styleFile = join(root, 'src/browser', page, 'style.css');
+    const style = existsSync(styleFile) ? readFileSync(styleFile, 'utf8') : undefined;
+    const texts = { script, ...(style === undefined ? {} : { style }) };
+    const lines = Object.entries(texts).map(([name, text]) => `export const ${name} = ${JSON.stringify(text)};\n`);
+    writeFileSync(join(out, `${page}.js`), lines.join(''));
   }
 }

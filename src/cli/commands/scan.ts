@@ -1,30 +1,43 @@
 import type { Command } from 'commander';
 import { scan } from '../../app/scan.js';
+import { DenseGlyphError } from '../../errors.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import { scanLines, traceLines } from '../views/scan.js';
 
 interface ScanOptions extends CommonOptions {
   root?: string;
+  runScripts?: true;
+  mostPages?: number;
   trace?: string;
 }
 
 export function configure(command: Command, terminal: Terminal): void {
   command
-    .argument('[site...]', 'a folder, files or globs of pages; the current folder if left out')
+    .argument('[site...]', 'a folder, files or globs of pages, or a URL; the current folder if left out')
     .option(
       '--root <dir>',
       'what URLs with a slash start from; the folder that is named, for files the current one',
     )
+    .option('--run-scripts', 'let an installed Chromium run the scripts of each page first')
+    .option('--most-pages <n>', 'of a URL, how many pages are read that links lead to (200)', pageCount)
     .option('--trace <what>', 'say who asks for a family, a face ("Harbour Slab 700 italic") or characters')
     .addHelpText('after', '\nExample:\n  dense-glyph scan site --trace "Harbour Slab 700"\n')
     .action(async (site: string[], options: ScanOptions) => {
       const reporter = new Reporter(terminal, options);
-      const result = await scan({ site, folder: terminal.folder, root: options.root }, reporter.onProgress);
+      const { root, runScripts, mostPages } = options;
+      const request = { site, folder: terminal.folder, root, runScripts, mostPages };
+      const result = await scan(request, reporter.onProgress);
       reporter.result(result);
       const width = Math.max(60, Math.min(terminal.columns, 120));
       if (options.trace !== undefined) reporter.say(...traceLines(result, options.trace, width));
       else reporter.say(...scanLines(result, width));
       if (result.findings.some(({ severity }) => severity === 'error')) terminal.fallShort();
     });
+}
+
+function pageCount(text: string): number {
+  const count = Number(text);
+  if (Number.isInteger(count) && count > 0) return count;
+  throw new DenseGlyphError('call-invalid', `--most-pages: "${text}" is no count`, {}, 'write a number from 1');
 }

@@ -20,11 +20,13 @@ const namesAnother = /charset\s*=\s*["']?\s*(?!utf-?8)\w/i;
  * The text of a page, by the encoding that it names.
  *
  * @param path as the user would name it
+ * @param charset that the server names; it counts more than what the page says
  * @throws DenseGlyphError `file-unreadable` for what is not in its encoding, or in none that browsers know
  */
-export async function decodedPage(path: string, bytes: Uint8Array): Promise<string> {
-  let encoding: string = markedEncoding(bytes) ?? 'utf-8';
+export async function decodedPage(path: string, bytes: Uint8Array, charset?: string): Promise<string> {
+  let encoding: string = markedEncoding(bytes) ?? charset ?? 'utf-8';
   if (
+    charset === undefined &&
     encoding === 'utf-8' &&
     namesAnother.test(Buffer.from(bytes.subarray(0, namedWithin)).toString('latin1'))
   ) {

@@ -129,6 +129,11 @@ function unusedFaces(pages: readonly PageDemand[], collected: Collector): void {
 
 function missingFile(problem: OnPages<SiteProblem>, collected: Collector): void {
   const { code, url, file, line, family, nearest, pages } = problem;
+  if (problem.reason !== undefined) {
+    const place = line > 0 ? { file, line } : { file };
+    collected.add(finding(code, `${url} cannot be read: ${problem.reason}`, place), pages);
+    return;
+  }
   const what = family === undefined ? url : `${url} of ${family}`;
   const advice = nearest === undefined ? {} : { advice: `write ${nearest}` };
   collected.add(finding(code, `${what} is not there`, { file, line, ...advice }), pages);

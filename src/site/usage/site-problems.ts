@@ -1,12 +1,14 @@
 import type { HostedReference } from './hosted-references.js';
 
-/** Something that a page names and that isn't there. */
+/** Something that a page names and that isn't there, or a page that can't be read. */
 export interface SiteProblem {
-  code: 'stylesheet-missing' | 'font-missing';
+  code: 'stylesheet-missing' | 'font-missing' | 'page-unreadable';
   url: string;
   file: string;
   line: number;
   family?: string;
+  /** Why, where it isn't that the file is missing. */
+  reason?: string;
   /** The same file elsewhere, as it would be written. */
   nearest?: string | undefined;
 }

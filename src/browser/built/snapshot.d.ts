@@ -1,0 +1,2 @@
+/** What the build makes of `browser/snapshot`. */
+export declare const script: string;

@@ -1,0 +1,37 @@
+import { createServer, type Server } from 'node:http';
+import sirv from 'sirv';
+
+/** A folder that is served to this machine only. */
+export interface ServedFolder {
+  /** Without a slash at the end. */
+  origin: string;
+  close(): Promise<void>;
+}
+
+/**
+ * Serves a folder as a plain web server does.
+ *
+ * @param port 0 for any that is free
+ * @throws Error with the code `EADDRINUSE` if the port is taken
+ */
+export async function serveFolder(folder: string, port = 0): Promise<ServedFolder> {
+  const files = sirv(folder, { dev: true, dotfiles: false });
+  const server = createServer((request, response) => {
+    files(request, response, () => {
+      response.writeHead(404, { 'content-type': 'text/plain' }).end('Not found\n');
+    });
+  });
+  await new Promise<void>((done, failed) => {
+    server.once('error', failed);
+    server.listen(port, '127.0.0.1', done);
+  });
+  const address = server.address();
+  const listening = typeof address === 'object' && address ? address.port : port;
+  return { origin: `http://127.0.0.1:${listening}`, close: () => closed(server) };
+}
+
+const closed = (server: Server): Promise<void> =>
+  new Promise((done) => {
+    server.close(() => done());
+    server.closeAllConnections();
+  });
