@@ -177,6 +177,57 @@ export const findingCodes = {
     effect: 'pages are drawn without it',
     advice: 'put the file there, or take the link out',
   },
+  'characters-lacking': {
+    severity: 'warning',
+    effect: 'these letters stand out, as another font draws them, a different one on each system',
+    advice: 'get a file of the face that has them, or write other characters',
+  },
+  'face-doubled': {
+    severity: 'warning',
+    effect: 'every browser goes by the later rule, whatever the earlier one says',
+    advice: 'take one of them out',
+  },
+  'display-missing': {
+    severity: 'warning',
+    effect: 'text is invisible until the file is there, for up to three seconds',
+    advice: 'write font-display: swap into the rule',
+  },
+  'faces-many': {
+    severity: 'note',
+    effect: 'each face is one more file before text looks as it should',
+    advice: 'leave out the styles that little text has, or take a variable font',
+  },
+  'preload-crossorigin': {
+    severity: 'error',
+    effect: 'browsers fetch the font twice',
+    advice: 'write crossorigin into the link',
+  },
+  'preload-unused': {
+    severity: 'warning',
+    effect: 'a file that nobody needs is fetched before those that are',
+    advice: 'take the link out of this page',
+  },
+  'preload-differs': {
+    severity: 'error',
+    effect: 'browsers fetch the font twice, as the addresses differ',
+    advice: 'write the same address in both',
+  },
+  'stylesheet-unneeded': {
+    severity: 'warning',
+    effect: 'pages wait for a stylesheet that changes nothing',
+    advice: 'take the link or the import out',
+  },
+  'text-by-script': {
+    severity: 'warning',
+    effect: 'what its scripts write is not counted',
+    advice: 'scan it with --run-scripts',
+  },
+  'encoding-missing': {
+    severity: 'warning',
+    effect:
+      'unless the server names it, browsers read it as windows-1252, and each such letter as two or three others',
+    advice: 'write <meta charset="utf-8"> first into its head',
+  },
   'page-unreadable': {
     severity: 'warning',
     effect: 'what it draws is not counted',

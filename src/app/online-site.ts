@@ -5,7 +5,7 @@ import { baseOf } from '../site/html/base-url.js';
 import { readDocument } from '../site/html/document.js';
 import { decodedPage } from '../site/html/encoding.js';
 import { pageLinks } from '../site/html/links.js';
-import type { OnPages, SiteProblem } from '../site/usage/site-problems.js';
+import type { OnPages, SiteProblem } from '../site/usage/found-on-pages.js';
 import type { OnProgress } from './progress.js';
 
 /** What gives the text of a page: the network, or a browser that ran its scripts. */
@@ -42,8 +42,20 @@ export async function readOnlineSite(
     const found = await readPage(url);
     if ('reason' in found) {
       if (from === '')
-        throw new DenseGlyphError('site-unreachable', found.reason, { url }, 'start the site, or correct the address');
-      problems.push({ code: 'page-unreadable', url: files.shown(url), file: from, line: 0, reason: found.reason, pages: [from] });
+        throw new DenseGlyphError(
+          'site-unreachable',
+          found.reason,
+          { url },
+          'start the site, or correct the address',
+        );
+      problems.push({
+        code: 'page-unreadable',
+        url: files.shown(url),
+        file: from,
+        line: 0,
+        reason: found.reason,
+        pages: [from],
+      });
       return;
     }
     // A redirect may have led to another page, or to another host.
@@ -56,7 +68,8 @@ export async function readOnlineSite(
     progress?.({ task: 'fetching pages', done: pages.size, total, bytes: 0, totalBytes: 0, item: page });
     const root = readDocument(found.html);
     const base = baseOf(root);
-    const linksFrom = base !== undefined && URL.canParse(base, found.url) ? new URL(base, found.url).href : found.url;
+    const linksFrom =
+      base !== undefined && URL.canParse(base, found.url) ? new URL(base, found.url).href : found.url;
     for (const link of pageLinks(root, linksFrom)) {
       if (seen.has(link) || new URL(link).origin !== files.origin) continue;
       seen.add(link);
@@ -77,6 +90,7 @@ export async function readOnlineSite(
     otherHost: files.otherHost,
     linked: files.linked,
     addressOf: async (address, from) => (await files.linked(address, from))?.address,
+    read: async (url) => (await files.linked(url, url))?.bytes,
     nearest: () => undefined,
     end: () => client.end(),
   };

@@ -4,7 +4,7 @@ import { script as snapshot } from '../browser/built/snapshot.js';
 import type { HeadlessBrowser } from '../io/browser.js';
 import type { Site, SitePage } from '../io/site.js';
 import { readSite, type SiteFolder } from '../io/site-folder.js';
-import type { OnPages, SiteProblem } from '../site/usage/site-problems.js';
+import type { OnPages, SiteProblem } from '../site/usage/found-on-pages.js';
 import type { PageReader } from './online-site.js';
 import { Steps, type OnProgress } from './progress.js';
 

@@ -2,12 +2,19 @@ import type { Site, SitePage } from '../io/site.js';
 import type { PageSheet } from '../site/cascade/style-rules.js';
 import type { FontFaceDescriptors } from '../site/css/rules.js';
 import { baseOf } from '../site/html/base-url.js';
-import { readDocument, treesWithin, type SiteElement } from '../site/html/document.js';
-import { decodedPage } from '../site/html/encoding.js';
+import {
+  elementsWithin,
+  ownText,
+  readDocument,
+  treesWithin,
+  type SiteElement,
+} from '../site/html/document.js';
+import { asUnnamedEncoding, decodedPage } from '../site/html/encoding.js';
 import { stylesheetsOf } from '../site/html/stylesheets.js';
 import { hostedReferences, type HostedReference } from '../site/usage/hosted-references.js';
 import { pageFaces, SiteStyles, type PageFace } from '../site/usage/page-faces.js';
-import type { OnPages, SiteProblem } from '../site/usage/site-problems.js';
+import { preloadsOf, type Preload } from '../site/usage/preloads.js';
+import type { LinkedStylesheet, OnPages, SiteProblem } from '../site/usage/found-on-pages.js';
 import { SiteStylesheets } from './site-stylesheets.js';
 
 /** A page with what was found on it; plain data, as it may come from another thread. */
@@ -16,6 +23,11 @@ export interface ScannedPage {
   languages: string[];
   faces: Map<string, PageFace>;
   fontFaces: FontFaceDescriptors[];
+  preloads: Preload[];
+  /** Scripts of a page that has hardly any text without them. */
+  scripts: number;
+  /** Whether browsers know how to read it. */
+  isEncodingNamed: boolean;
 }
 
 /** What was found on some pages. */
@@ -23,6 +35,7 @@ export interface FoundOnSite {
   pages: ScannedPage[];
   problems: OnPages<SiteProblem>[];
   hosted: OnPages<HostedReference>[];
+  sheets: OnPages<LinkedStylesheet>[];
 }
 
 /** Scans pages of a site one by one; what pages have in common is looked at once. */
@@ -30,14 +43,25 @@ export class PageScanner {
   private readonly stylesheets: SiteStylesheets;
   private readonly styles = new SiteStyles();
 
-  constructor(site: Site) {
+  constructor(private readonly site: Site) {
     this.stylesheets = new SiteStylesheets(site);
   }
 
   /** @throws DenseGlyphError `file-unreadable` */
   async scan(page: SitePage): Promise<ScannedPage> {
     const content = page.read();
-    const html = typeof content === 'string' ? content : await decodedPage(page.page, content);
+    if (typeof content === 'string') return this.scanText(page, content);
+    const scanned = await this.scanText(page, await decodedPage(page.page, content));
+    const otherwise = asUnnamedEncoding(content);
+    if (otherwise !== undefined) {
+      scanned.isEncodingNamed = false;
+      const { faces } = await this.scanText(page, otherwise);
+      for (const [key, face] of faces) addAsPossible(scanned.faces, key, face);
+    }
+    return scanned;
+  }
+
+  private async scanText(page: SitePage, html: string): Promise<ScannedPage> {
     const root = readDocument(html);
     const base = baseOf(root);
     const source = this.stylesheets.for(page, base);
@@ -50,21 +74,51 @@ export class PageScanner {
       if (tree === root) fontFaces.push(...found.fontFaces);
     }
     await this.stylesheets.checkFaces(fontFaces, page, base);
-    for (const one of hostedReferences(root, page.page))
+    const otherHost = (address: string) => this.site.otherHost(address, page.address);
+    for (const one of hostedReferences(root, page.page, otherHost))
       this.stylesheets.hosted.add(one.kind, one, [page.page]);
     return {
       page: page.page,
       ...pageFaces({ root, file: page.page, sheets, fontFaces }, this.styles),
       fontFaces,
+      preloads: await this.stylesheets.checkPreloads(preloadsOf(root, page.page), page, base),
+      scripts: scriptsInstead(root),
+      isEncodingNamed: true,
     };
   }
 
   /** What was found beside the demand since the last call. */
   takeFound(): Omit<FoundOnSite, 'pages'> {
-    const { problems, hosted } = this.stylesheets;
-    const found = { problems: problems.all(), hosted: hosted.all() };
-    problems.clear();
-    hosted.clear();
+    const { problems, hosted, linkedSheets } = this.stylesheets;
+    const found = { problems: problems.all(), hosted: hosted.all(), sheets: linkedSheets.all() };
+    for (const one of [problems, hosted, linkedSheets]) one.clear();
     return found;
   }
+}
+
+function addAsPossible(faces: Map<string, PageFace>, key: string, face: PageFace): void {
+  const known = faces.get(key);
+  if (!known) {
+    faces.set(key, { ...face, drawn: new Set(), possible: new Set([...face.drawn, ...face.possible]) });
+    return;
+  }
+  for (const character of [...face.drawn, ...face.possible])
+    if (!known.drawn.has(character)) known.possible.add(character);
+}
+
+/** Pages with fewer letters are likely to get the others from a script. */
+const fewLetters = 60;
+
+function scriptsInstead(root: SiteElement): number {
+  let scripts = 0;
+  let letters = 0;
+  for (const element of elementsWithin(root)) {
+    const { name, attributes } = element;
+    if (name === 'script') {
+      const type = attributes.get('type') ?? '';
+      if (/^(|module|.*javascript)$/i.test(type)) scripts++;
+    } else if (!/^(style|title|noscript)$/.test(name)) letters += ownText(element).replace(/\s/g, '').length;
+    if (letters > fewLetters) return 0;
+  }
+  return scripts;
 }

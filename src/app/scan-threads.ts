@@ -2,7 +2,7 @@ import { Steps, type OnProgress } from './progress.js';
 import type { Site } from '../io/site.js';
 import type { SiteFolder } from '../io/site-folder.js';
 import { processorsFor } from '../io/processors.js';
-import { newProblems, newReferences } from '../site/usage/site-problems.js';
+import { newProblems, newReferences, newStylesheets } from '../site/usage/found-on-pages.js';
 import { PageScanner, type FoundOnSite } from './scan-pages.js';
 
 /** Pages of a folder that a thread scans: paths, absolute. */
@@ -41,6 +41,7 @@ async function byThreads(site: SiteFolder, count: number, steps: Steps): Promise
   const threads = new Threads<ScanTask, FoundOnSite>('scan-thread', count);
   const problems = newProblems();
   const hosted = newReferences();
+  const sheets = newStylesheets();
   const { base, root } = site;
   const groups = Array.from({ length: Math.ceil(site.pages.length / pagesAtOnce) }, (_, i) =>
     site.pages.slice(i * pagesAtOnce, (i + 1) * pagesAtOnce),
@@ -52,6 +53,7 @@ async function byThreads(site: SiteFolder, count: number, steps: Steps): Promise
         const { pages, ...others } = await threads.run({ base, root, paths });
         for (const one of others.problems) problems.add(one.code, one, one.pages);
         for (const one of others.hosted) hosted.add(one.kind, one, one.pages);
+        for (const one of others.sheets) sheets.add('sheet', one, one.pages);
         for (const { page, size } of group) {
           steps.begin(page);
           steps.end(size);
@@ -59,7 +61,12 @@ async function byThreads(site: SiteFolder, count: number, steps: Steps): Promise
         return pages;
       }),
     );
-    return { pages: found.flat(), problems: problems.all(), hosted: hosted.all() };
+    return {
+      pages: found.flat(),
+      problems: problems.all(),
+      hosted: hosted.all(),
+      sheets: sheets.all(),
+    };
   } finally {
     await threads.end();
   }

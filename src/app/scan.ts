@@ -5,7 +5,8 @@ import type { Finding } from '../findings.js';
 import { drawnBy, faceRuleOf, type FaceRule } from '../site/usage/declared-faces.js';
 import type { AskedStyle, AskingRule, PageFace } from '../site/usage/page-faces.js';
 import type { FontFaceDescriptors } from '../site/css/rules.js';
-import { siteFindings } from '../site/usage/site-findings.js';
+import { siteFindings } from '../site/usage/findings/index.js';
+import { addSupplies } from './font-supplies.js';
 import { openSite, type SiteRequest } from './open-site.js';
 import type { OnProgress } from './progress.js';
 import type { ScannedPage } from './scan-pages.js';
@@ -39,6 +40,8 @@ export interface ScanResult {
     asked: AskedStyle;
     drawnBy: DrawingFace | null;
     characters: string;
+    /** Of the file that draws it, where it is at hand. */
+    bytes: number | null;
     pages: number;
     rules: AskingRule[];
   }[];
@@ -53,9 +56,17 @@ export interface ScanResult {
  */
 export async function scan(request: ScanRequest, progress?: OnProgress): Promise<ScanResult> {
   const { site, problems, end } = await openSite(request, progress);
-  const found = await scannedSite(site, progress).finally(end);
   const rulesOf = rulesOnce();
-  const scanned = found.pages.map(({ fontFaces, ...page }) => ({ ...page, rules: fontFaces.map(rulesOf) }));
+  const { pages: read, ...found } = await scannedSite(site, progress).catch(async (cause: unknown) => {
+    await end();
+    throw cause;
+  });
+  const scanned = read.map(({ fontFaces, ...page }) => ({ ...page, rules: fontFaces.map(rulesOf) }));
+  try {
+    await addSupplies(scanned, site);
+  } finally {
+    await end();
+  }
   const pages = scanned.map(({ page, languages, faces, rules }) => ({
     page,
     languages,
@@ -65,7 +76,7 @@ export async function scan(request: ScanRequest, progress?: OnProgress): Promise
     demandVersion: 1,
     pages,
     faces: facesOfSite(scanned),
-    findings: siteFindings(scanned, [...problems, ...found.problems], found.hosted),
+    findings: siteFindings(scanned, { ...found, problems: [...problems, ...found.problems] }),
   };
 }
 
@@ -94,24 +105,26 @@ function scannedFaces(face: PageFace, rules: readonly FaceRule[]): ScannedFace[]
       ['possible', beyond],
     ] as const
   ).flatMap(([certainty, characters]) =>
-    drawnBy(rules, face.asked, characters).map(({ face: rule, characters: list }): ScannedFace => ({
-      asked: face.asked,
-      drawnBy: rule ? drawingFace(rule) : null,
-      faked: rule ? fakedBy(rule, face) : [],
-      certainty,
-      characters: rangesText(list),
-    })),
+    drawnBy(rules, face.asked, face.stack, characters).map(
+      ({ face: rule, characters: list }): ScannedFace => ({
+        asked: face.asked,
+        drawnBy: rule ? drawingFace(rule) : null,
+        faked: rule ? fakedBy(rule, face) : [],
+        certainty,
+        characters: rangesText(list),
+      }),
+    ),
   );
 }
 
 const rangesText = (characters: Iterable<number>) =>
   unicodeRangeText(rangesOf([...characters].sort((a, b) => a - b)));
 
-const drawingFace = ({ family, weight, style, rule }: FaceRule): DrawingFace => ({
+const drawingFace = ({ family, weight, style, source }: FaceRule): DrawingFace => ({
   family,
   weight: rangeText(weight),
   style,
-  url: rule.sources.find(({ url }) => url !== undefined)?.url ?? '',
+  url: source?.url ?? '',
 });
 
 /** CSS Fonts 4, section 2.8: what browsers make up where the face that matches hasn't it. */
@@ -135,12 +148,19 @@ function facesOfSite(scanned: readonly Scanned[]): ScanResult['faces'] {
     for (const face of faces.values()) {
       const characters = new Set([...face.drawn, ...face.possible]);
       const counted = new Set<string>();
-      for (const { face: rule, characters: list } of drawnBy(rules, face.asked, characters)) {
+      for (const { face: rule, characters: list } of drawnBy(rules, face.asked, face.stack, characters)) {
         const by = rule ? drawingFace(rule) : null;
         const key = JSON.stringify([face.asked, by]);
         let entry = all.get(key);
         if (!entry) {
-          const made = { asked: face.asked, drawnBy: by, characters: '', pages: 0, rules: [] };
+          const made = {
+            asked: face.asked,
+            drawnBy: by,
+            characters: '',
+            bytes: rule?.supply?.bytes ?? null,
+            pages: 0,
+            rules: [],
+          };
           all.set(key, (entry = { face: made, characters: new Set(), rules: new Map() }));
         }
         if (!counted.has(key)) entry.face.pages++;

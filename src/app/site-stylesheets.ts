@@ -3,8 +3,14 @@ import { readRules, type FontFaceDescriptors, type StyleRules } from '../site/cs
 import { behindBase } from '../site/html/base-url.js';
 import { decodedStylesheet } from '../site/html/encoding.js';
 import type { LinkedSheet, StylesheetSource } from '../site/html/stylesheets.js';
+import type { Preload } from '../site/usage/preloads.js';
 import type { HostedReference } from '../site/usage/hosted-references.js';
-import { newProblems, newReferences, type SiteProblem } from '../site/usage/site-problems.js';
+import {
+  newProblems,
+  newReferences,
+  newStylesheets,
+  type SiteProblem,
+} from '../site/usage/found-on-pages.js';
 
 /** A stylesheet that was read. */
 interface Sheet extends LinkedSheet {
@@ -23,6 +29,7 @@ export class SiteStylesheets {
   private readonly inline = new Map<string, StyleRules>();
   readonly problems = newProblems();
   readonly hosted = newReferences();
+  readonly linkedSheets = newStylesheets();
   /** Addresses by the file that is shown, for links in it. */
   private readonly addresses = new Map<string, string>();
 
@@ -58,6 +65,27 @@ export class SiteStylesheets {
       else this.hosted.add(one.kind, one, [page.page]);
   }
 
+  /** Where preloaded fonts are; those that aren't there are noted. */
+  async checkPreloads(
+    preloads: readonly Omit<Preload, 'address'>[],
+    page: SitePage,
+    base: string | undefined,
+  ): Promise<Preload[]> {
+    const checked: Preload[] = [];
+    for (const preload of preloads) {
+      const url = behindBase(preload.url, base);
+      const isHere = this.site.otherHost(url, page.address) === undefined;
+      const address = isHere ? await this.site.addressOf(url, page.address) : undefined;
+      if (isHere && address === undefined) {
+        const { file, line } = preload;
+        const nearest = this.site.nearest(url, page.address);
+        this.problems.add('preload', { code: 'font-missing', url, file, line, nearest }, [page.page]);
+      }
+      checked.push({ ...preload, address });
+    }
+    return checked;
+  }
+
   private async linked(address: string, from: string, line: number, page: string) {
     const start = this.addresses.get(from) ?? '';
     if (this.site.otherHost(address, start) !== undefined) {
@@ -78,6 +106,9 @@ export class SiteStylesheets {
     this.addresses.set(read.file, read.address);
     for (const one of problems) this.problems.add(one.code, one, [page]);
     for (const one of hosted) this.hosted.add(one.kind, one, [page]);
+    const { rules, hasOthers, imports } = read.rules;
+    const declaresOnly = rules.length === 0 && !hasOthers && imports.length === 0;
+    this.linkedSheets.add('sheet', { url: read.file, file: from, line, declaresOnly }, [page]);
     return read;
   }
 
@@ -101,9 +132,14 @@ export class SiteStylesheets {
         if (source.url === undefined || /^data:/i.test(source.url)) continue;
         const url = behindBase(source.url, base);
         if (this.site.otherHost(url, from) !== undefined) found.push({ kind: 'font', url, file, line });
-        else if ((await this.site.addressOf(url, from)) === undefined) {
-          const nearest = this.site.nearest(url, from);
-          found.push({ code: 'font-missing', url, file, line, family, nearest });
+        else {
+          const address = await this.site.addressOf(url, from);
+          if (address !== undefined) source.address = address;
+          else {
+            source.isMissing = true;
+            const nearest = this.site.nearest(url, from);
+            found.push({ code: 'font-missing', url, file, line, family, nearest });
+          }
         }
       }
     }

@@ -60,6 +60,9 @@ for (const tree of trees) {
 }
 const doctype = document.doctype ? `<!doctype ${document.doctype.name}>` : '';
 const { documentElement: root } = document;
-const attributes = Array.from(root.attributes, ({ name, value }) => ` ${name}="${value.replace(/"/g, '&quot;')}"`);
+const attributes = Array.from(
+  root.attributes,
+  ({ name, value }) => ` ${name}="${value.replace(/"/g, '&quot;')}"`,
+);
 const content = root.getHTML({ serializableShadowRoots: true, shadowRoots: roots });
 Object.assign(globalThis, { denseGlyphSnapshot: `${doctype}<html${attributes.join('')}>${content}</html>` });

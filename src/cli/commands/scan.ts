@@ -39,5 +39,10 @@ export function configure(command: Command, terminal: Terminal): void {
 function pageCount(text: string): number {
   const count = Number(text);
   if (Number.isInteger(count) && count > 0) return count;
-  throw new DenseGlyphError('call-invalid', `--most-pages: "${text}" is no count`, {}, 'write a number from 1');
+  throw new DenseGlyphError(
+    'call-invalid',
+    `--most-pages: "${text}" is no count`,
+    {},
+    'write a number from 1',
+  );
 }

@@ -12,7 +12,7 @@ const faceText = ({ family, weight, style, stretch }: SiteFace['asked']): string
     .join(' ');
 
 const facesShown = 24;
-const findingsShown = 24;
+const findingsShown = 40;
 
 /** The demand, then what is wrong. */
 export function scanLines(result: ScanResult, width: number): string[] {
@@ -27,12 +27,11 @@ export function scanLines(result: ScanResult, width: number): string[] {
     ...demandTable(local),
     '',
     ...(findings.length === 0
-      ? [colors.green('Nothing is wrong with the fonts of these pages.')]
-      : findings.slice(0, findingsShown).flatMap((one) => findingLines(one, pages.length, width))),
+      ? [colors.green('Nothing is wrong with the fonts of these pages.'), '']
+      : groupsOf(findings.slice(0, findingsShown)).flatMap((one) => groupLines(one, pages.length, width))),
     ...(findings.length > findingsShown
-      ? [`and ${findings.length - findingsShown} more findings: see --json`]
+      ? [`and ${findings.length - findingsShown} more findings: see --json`, '']
       : []),
-    '',
     'Next  --trace "<face or characters>" says which rules and pages ask for it.',
   ];
 }
@@ -42,16 +41,16 @@ function demandTable(faces: readonly SiteFace[]): string[] {
   const isDeclared = faces[0].drawnBy !== null;
   const rows = faces
     .slice(0, facesShown)
-    .map(({ asked, drawnBy, characters, pages, rules }) => [
+    .map(({ asked, drawnBy, characters, bytes, pages, rules }) => [
       faceText(asked),
-      ...(isDeclared ? [drawnBy?.url ?? ''] : []),
+      ...(isDeclared ? [drawnBy?.url ?? '', bytes === null ? '' : `${(bytes / 1000).toFixed(1)} kB`] : []),
       `${parseUnicodeRanges(characters).size}`,
       `${pages}`,
       askerText(asked, rules),
     ]);
   const columns = [
     { title: isDeclared ? 'face' : 'drawn by a font of the system' },
-    ...(isDeclared ? [{ title: 'file' }] : []),
+    ...(isDeclared ? [{ title: 'file' }, { title: 'size', align: 'right' as const }] : []),
     { title: 'characters', align: 'right' as const },
     { title: 'pages', align: 'right' as const },
     { title: 'asked for most by' },
@@ -77,23 +76,42 @@ const shortened = (selector: string) =>
 
 const severityColours = { error: colors.red, warning: colors.yellow, note: colors.dim };
 
-function findingLines(
-  { severity, message, effect, advice, place, pages }: ScanResult['findings'][number],
-  total: number,
-  width: number,
-): string[] {
-  const where = pages.length === total && total > 1 ? 'every page' : listedPages(pages);
-  const head = [placeText(place), place.selector ? shortened(place.selector) : ''].filter(Boolean).join('  ');
-  const start = severityColours[severity](severity.padEnd(8));
-  return [
-    `${start} ${colors.bold(head || where)}`,
-    ...[message, effect, `${capitalised(advice)}.`, head ? `On ${where}.` : '']
+type SiteFinding = ScanResult['findings'][number];
+
+/** Findings of one kind stand together; what follows from them is said once. */
+function groupsOf(findings: readonly SiteFinding[]): SiteFinding[][] {
+  const groups = new Map<string, SiteFinding[]>();
+  for (const one of findings) {
+    const key = `${one.code} ${one.effect}`;
+    groups.set(key, [...(groups.get(key) ?? []), one]);
+  }
+  return [...groups.values()];
+}
+
+function groupLines(group: readonly SiteFinding[], total: number, width: number): string[] {
+  const [{ severity, effect, advice }] = group;
+  const isSameAdvice = group.every((one) => one.advice === advice);
+  const indented = (text: string) =>
+    wrapped(text.split(' '), width - 9, 0).map((line) => `${' '.repeat(9)}${line}`);
+  const lines = group.flatMap((one) => {
+    const { message, place, pages } = one;
+    const head = [placeText(place), place.selector ? shortened(place.selector) : '']
       .filter(Boolean)
-      .map(
-        (text, i) =>
-          `         ${wrapped((i === 0 ? `${capitalised(text)};` : text).split(' '), width - 9, 0).join('\n')}`,
-      )
-      .flatMap((text) => text.split('\n').map((line, i) => (i === 0 ? line : `         ${line}`))),
+      .join('  ');
+    const where = pages.length === total && total > 1 ? 'every page' : listedPages(pages);
+    const isOwnPage = pages.length === 1 && pages[0] === place.file;
+    return [
+      `${' '.repeat(9)}${colors.bold(head || where)}`,
+      ...indented(`${message}${head && !isOwnPage ? `, on ${where}` : ''}`),
+      ...(isSameAdvice ? [] : indented(`→ ${one.advice}`)),
+    ];
+  });
+  lines[0] = severityColours[severity](severity.padEnd(9)) + lines[0].slice(9);
+  return [
+    ...lines,
+    ...indented(`${capitalised(effect)}.`),
+    ...(isSameAdvice ? indented(`→ ${advice}`) : []),
+    '',
   ];
 }
 

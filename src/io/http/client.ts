@@ -34,7 +34,12 @@ export class HttpClient {
   async get(url: string, accept: string): Promise<Fetched> {
     const signal = AbortSignal.timeout(limits.time);
     const headers = { accept, 'user-agent': `dense-glyph/${version()}` };
-    const { statusCode, headers: answered, body, context } = await request(url, {
+    const {
+      statusCode,
+      headers: answered,
+      body,
+      context,
+    } = await request(url, {
       dispatcher: this.dispatcher,
       headers,
       signal,

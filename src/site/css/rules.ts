@@ -42,6 +42,9 @@ export interface StyleRule extends SourcePlace {
 
 export interface FontFaceSource {
   url?: string;
+  /** Where the file is, once somebody looked; or that it isn't there. */
+  address?: string;
+  isMissing?: boolean;
   local?: string;
   format?: string;
 }
@@ -66,7 +69,10 @@ export interface ImportRule extends SourcePlace {
 }
 
 export interface StyleRules {
+  /** Those that say something of text. */
   rules: StyleRule[];
+  /** Whether there are others. */
+  hasOthers: boolean;
   fontFaces: FontFaceDescriptors[];
   imports: ImportRule[];
   /** Layers in the order in which they are named. */
@@ -91,7 +97,14 @@ interface Context {
 
 /** @param file what its rules are said to stand in @param firstLine of the text in that file */
 export function readRules(css: string, file: string, firstLine = 1): StyleRules {
-  const found: StyleRules = { rules: [], fontFaces: [], imports: [], layers: [], counterStyles: new Map() };
+  const found: StyleRules = {
+    rules: [],
+    hasOthers: false,
+    fontFaces: [],
+    imports: [],
+    layers: [],
+    counterStyles: new Map(),
+  };
   const placeOf = placesIn(css, file, firstLine);
   const anonymous = { count: 0 };
   const context: Context = {
@@ -215,6 +228,7 @@ function readRule(node: ParsedRule, context: Context): void {
     scope,
   };
   if (rule.declarations.length > 0) context.found.rules.push(rule);
+  else context.found.hasOthers = true;
   readItems(node.block, { ...context, outer: rule });
 }
 

@@ -37,6 +37,16 @@ export async function decodedPage(path: string, bytes: Uint8Array, charset?: str
 }
 
 /**
+ * A page of which browsers don't know the encoding, as they read it then (HTML, section 13.2.3.2, step 9); undefined where it
+ * is named, or makes no difference.
+ */
+export function asUnnamedEncoding(bytes: Uint8Array): string | undefined {
+  if (markedEncoding(bytes) || bytes.every((byte) => byte < 0x80)) return undefined;
+  const start = Buffer.from(bytes.subarray(0, namedWithin)).toString('latin1');
+  return /charset\s*=/i.test(start) ? undefined : decodedBy(new TextDecoder('windows-1252'), bytes);
+}
+
+/**
  * The text of a stylesheet, by its `@charset` (CSS Syntax 3, section 3.2). What is not in its encoding comes out as U+FFFD,
  * as in browsers.
  */

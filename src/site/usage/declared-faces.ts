@@ -4,9 +4,15 @@ import { matchingFaces, type DeclaredFace } from '../../core/face/matching.js';
 import type { CodePointSet } from '../../core/text/code-point-set.js';
 import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { stretchIn, styleIn, weightIn } from '../css/font-values.js';
-import type { FontFaceDescriptors } from '../css/rules.js';
+import type { FontFaceDescriptors, FontFaceSource } from '../css/rules.js';
 import { componentsOf, tokensOf } from '../css/tokens.js';
 import type { AskedStyle } from './page-faces.js';
+
+/** What the file of a face holds. */
+export interface Supply {
+  characters: CodePointSet;
+  bytes: number;
+}
 
 /** A rule with its descriptors read; one that isn't valid counts as not being there. */
 export interface FaceRule extends DeclaredFace {
@@ -14,6 +20,10 @@ export interface FaceRule extends DeclaredFace {
   rule: FontFaceDescriptors;
   /** undefined for all characters. */
   characters: CodePointSet | undefined;
+  /** The source that browsers of today take. */
+  source: FontFaceSource | undefined;
+  /** undefined where the file isn't at hand. */
+  supply?: Supply | undefined;
 }
 
 export function faceRuleOf(rule: FontFaceDescriptors): FaceRule {
@@ -26,7 +36,20 @@ export function faceRuleOf(rule: FontFaceDescriptors): FaceRule {
       (rule.style === undefined ? undefined : styleIn(componentsOf(tokensOf(rule.style))[0] ?? [])) ??
       'normal',
     characters: charactersIn(rule.unicodeRange),
+    source: sourceOf(rule.sources),
   };
+}
+
+/** Formats that browsers of today don't read. */
+const oldFormats = /^(embedded-opentype|svg)/i;
+const oldFiles = /\.(eot|svgz?)([?#].*)?$/i;
+
+/** The first that browsers of today read; those without a format are tried. */
+function sourceOf(sources: readonly FontFaceSource[]): FontFaceSource | undefined {
+  const files = sources.filter(({ url }) => url !== undefined);
+  const isRead = ({ url, format, isMissing }: FontFaceSource) =>
+    !isMissing && (format === undefined ? !oldFiles.test(url!) : !oldFormats.test(format));
+  return files.find(isRead) ?? files[0];
 }
 
 function rangeOf(
@@ -52,24 +75,68 @@ function charactersIn(value: string | undefined): CodePointSet | undefined {
 
 /** A rule and the characters that it draws. */
 export interface DrawnBy {
+  /** undefined for a local font. */
   face: FaceRule | undefined;
   characters: number[];
 }
 
-/** Which rules draw characters that are asked for, by font matching and unicode-range; the last of rules alike wins. */
+/**
+ * Which rules draw characters that are asked for: font matching in each family of the stack, by unicode-range and by what
+ * the file holds (section 5.3). Of rules alike the last one wins. What no family has falls to a local font.
+ *
+ * @param stack families, from the one that is asked for on; the others are looked at where that one hasn't a character
+ */
 export function drawnBy(
   faces: readonly FaceRule[],
   asked: AskedStyle,
+  stack: readonly string[],
   characters: Iterable<number>,
 ): DrawnBy[] {
-  const own = faces.filter(({ family }) => family.toLowerCase() === asked.family.toLowerCase());
-  const best = matchingFaces(own, asked).reverse();
+  const best = declaredFirst(faces, asked, stack).flatMap((family) =>
+    matchingFaces(
+      faces.filter((face) => face.family.toLowerCase() === family),
+      asked,
+    ).reverse(),
+  );
   const found = new Map<FaceRule | undefined, number[]>();
   for (const character of characters) {
-    const face = best.find((one) => one.characters === undefined || one.characters.has(character));
+    const face = best.find((one) => hasCharacter(one, character));
     const list = found.get(face);
     if (list) list.push(character);
     else found.set(face, [character]);
   }
   return [...found].map(([face, list]) => ({ face, characters: list }));
+}
+
+/** The declared families of a stack from the one that is asked for up to the first that nobody declares. */
+function declaredFirst(
+  faces: readonly FaceRule[],
+  asked: AskedStyle,
+  stack: readonly string[],
+): readonly string[] {
+  const names = stack.map((name) => name.toLowerCase());
+  const own = asked.family.toLowerCase();
+  const rest = names.slice(Math.max(0, names.indexOf(own)));
+  const isDeclared = (name: string) => faces.some(({ family }) => family.toLowerCase() === name);
+  const end = rest.findIndex((name) => !isDeclared(name));
+  const found = end < 0 ? rest : rest.slice(0, end);
+  return found.length > 0 ? found : [own];
+}
+
+/** What a font needn't have: browsers draw it without one, or draw nothing. */
+const needsNoGlyph = (character: number): boolean =>
+  character <= 0x20 ||
+  (character >= 0x7f && character <= 0xa0) ||
+  character === 0xad ||
+  (character >= 0x2000 && character <= 0x200f) ||
+  (character >= 0x2028 && character <= 0x202f) ||
+  (character >= 0x205f && character <= 0x206f) ||
+  (character >= 0xfe00 && character <= 0xfe0f) ||
+  character === 0xfeff ||
+  character >= 0xe0000;
+
+function hasCharacter({ characters, supply, rule }: FaceRule, character: number): boolean {
+  if (rule.sources.every(({ isMissing }) => isMissing)) return false;
+  if (characters !== undefined && !characters.has(character)) return false;
+  return supply === undefined || needsNoGlyph(character) || supply.characters.has(character);
 }

@@ -13,6 +13,17 @@ export interface SiteProblem {
   nearest?: string | undefined;
 }
 
+/** A stylesheet that pages lead to. */
+export interface LinkedStylesheet {
+  /** As the user would write it. */
+  url: string;
+  /** What leads to it. */
+  file: string;
+  line: number;
+  /** Whether it does nothing but declare faces. */
+  declaresOnly: boolean;
+}
+
 export type OnPages<Found> = Found & { pages: string[] };
 
 /** What was found while pages were read: each once, with the pages where. */
@@ -38,3 +49,4 @@ export class FoundOnPages<Found extends { file: string; line: number; url: strin
 
 export const newProblems = (): FoundOnPages<SiteProblem> => new FoundOnPages<SiteProblem>();
 export const newReferences = (): FoundOnPages<HostedReference> => new FoundOnPages<HostedReference>();
+export const newStylesheets = (): FoundOnPages<LinkedStylesheet> => new FoundOnPages<LinkedStylesheet>();

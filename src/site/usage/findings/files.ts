@@ -1,0 +1,47 @@
+import { finding } from '../../../findings.js';
+import type { OnPages, SiteProblem } from '../found-on-pages.js';
+import type { HostedReference } from '../hosted-references.js';
+import type { Collector } from './collector.js';
+
+export function missingFile(problem: OnPages<SiteProblem>, collected: Collector): void {
+  const { code, url, file, line, family, nearest, pages } = problem;
+  if (problem.reason !== undefined) {
+    const place = line > 0 ? { file, line } : { file };
+    collected.add(finding(code, `${url} cannot be read: ${problem.reason}`, place), pages);
+    return;
+  }
+  const what = family === undefined ? url : `${url} of ${family}`;
+  const advice = nearest === undefined ? {} : { advice: `write ${nearest}` };
+  collected.add(finding(code, `${what} is not there`, { file, line, ...advice }), pages);
+}
+
+/** What each kind of reference is, and what text waits for because of it. */
+const kindWords: Readonly<Record<HostedReference['kind'], string>> = {
+  stylesheet: 'a stylesheet comes',
+  import: 'a stylesheet is imported',
+  font: 'a font comes',
+  preconnect: 'a connection is made',
+  'dns-prefetch': 'a name is looked up',
+  preload: 'a font is preloaded',
+  script: 'a script brings faces',
+};
+
+/** Requests in a row before text is there, and connections to hosts; nothing for those that only open one. */
+const waits: Partial<Readonly<Record<HostedReference['kind'], string>>> = {
+  stylesheet:
+    'text waits for three requests in a row, the page, the stylesheet and then its fonts, and for a connection to each of their hosts, which learn of each visitor',
+  import:
+    'text waits for four requests in a row, the page, its stylesheet, the imported one and then its fonts, and for a connection to each of their hosts, which learn of each visitor',
+  font: 'text waits for three requests in a row, the page, the stylesheet and the font, and for a connection to a host that learns of each visitor',
+  script:
+    'text waits for the script to come and to run, then for what it asks for, and for a connection to each of their hosts, which learn of each visitor',
+};
+
+export function hostedReference(reference: OnPages<HostedReference>, collected: Collector): void {
+  const { kind, url, file, line } = reference;
+  const host = /^(?:https?:)?\/\/([^/?#]*)/i.exec(url)?.[1] ?? url;
+  const message = `${kindWords[kind]} ${kind === 'preconnect' || kind === 'dns-prefetch' ? 'of' : 'from'} another host, ${host}`;
+  const effect = waits[kind];
+  const place = { file, line, url, ...(effect ? { effect } : {}) };
+  collected.add(finding('hosted-reference', message, place), reference.pages);
+}

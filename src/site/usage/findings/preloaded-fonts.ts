@@ -1,0 +1,34 @@
+import { finding } from '../../../findings.js';
+import { drawnBy } from '../declared-faces.js';
+import type { Collector } from './collector.js';
+import type { PageDemand } from './index.js';
+
+const withoutQuery = (url: string) => url.replace(/[?#].*$/s, '');
+const nameOf = (url: string) => withoutQuery(url).replace(/^.*\//s, '');
+
+/** Preloads that do no good: what they fetch is fetched again, or drawn by nothing. */
+export function preloadedFonts({ page, faces, rules, preloads }: PageDemand, collected: Collector): void {
+  const used = new Set(
+    [...faces.values()].flatMap(({ asked, stack, drawn }) =>
+      drawnBy(rules, asked, stack, drawn).flatMap(({ face }) => face?.source ?? []),
+    ),
+  );
+  for (const { url, file, line, hasCrossorigin, address } of preloads) {
+    const place = { file, line };
+    if (address === undefined) continue; // of another host, or missing: told where that is
+    if (!hasCrossorigin) {
+      const message = `the preload of ${nameOf(url)} has no crossorigin`;
+      collected.add(finding('preload-crossorigin', message, place), [page]);
+    }
+    const same = [...used].find((source) => source.address === address);
+    if (!same) {
+      const message = `${nameOf(url)} is preloaded, and the page draws nothing with it`;
+      collected.add(finding('preload-unused', message, place), [page]);
+    } else if (queryOf(url) !== queryOf(same.url ?? '')) {
+      const message = `the preload asks for ${nameOf(url)}${queryOf(url)}, and the rule for ${nameOf(same.url ?? '')}${queryOf(same.url ?? '')}`;
+      collected.add(finding('preload-differs', message, place), [page]);
+    }
+  }
+}
+
+const queryOf = (url: string): string => /\?[^#]*/.exec(url)?.[0] ?? '';
