@@ -61,7 +61,7 @@ export interface Place {
 /** As it stands before a message: `site.css:16:3`, `a.ttf: glyf`; empty where nothing is named. */
 export function placeText({ file, url, table, line, column }: Place): string {
   const source = file ?? url;
-  const position = line === undefined ? '' : `:${line}${column === undefined ? '' : `:${column}`}`;
+  const position = !line ? '' : `:${line}${column === undefined ? '' : `:${column}`}`;
   return [source && source + position, table?.trim()].filter(Boolean).join(': ');
 }
 

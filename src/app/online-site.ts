@@ -90,6 +90,7 @@ export async function readOnlineSite(
     otherHost: files.otherHost,
     linked: files.linked,
     addressOf: async (address, from) => (await files.linked(address, from))?.address,
+    named: async (file) => (await files.linked(file, files.origin))?.bytes,
     read: async (url) => (await files.linked(url, url))?.bytes,
     nearest: () => undefined,
     end: () => client.end(),

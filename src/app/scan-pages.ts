@@ -43,14 +43,19 @@ export class PageScanner {
   private readonly stylesheets: SiteStylesheets;
   private readonly styles = new SiteStyles();
 
-  constructor(private readonly site: Site) {
+  /** @param withPlaces whether to note which elements draw a face */
+  constructor(
+    private readonly site: Site,
+    private readonly withPlaces: boolean,
+  ) {
     this.stylesheets = new SiteStylesheets(site);
   }
 
   /** @throws DenseGlyphError `file-unreadable` */
   async scan(page: SitePage): Promise<ScannedPage> {
     const content = page.read();
-    if (typeof content === 'string') return this.scanText(page, content);
+    // What a browser gives has other lines than the source.
+    if (typeof content === 'string') return this.scanText(page, content, false);
     const scanned = await this.scanText(page, await decodedPage(page.page, content));
     const otherwise = asUnnamedEncoding(content);
     if (otherwise !== undefined) {
@@ -61,8 +66,8 @@ export class PageScanner {
     return scanned;
   }
 
-  private async scanText(page: SitePage, html: string): Promise<ScannedPage> {
-    const root = readDocument(html);
+  private async scanText(page: SitePage, html: string, hasLines = true): Promise<ScannedPage> {
+    const root = readDocument(html, hasLines);
     const base = baseOf(root);
     const source = this.stylesheets.for(page, base);
     const sheets = new Map<SiteElement | undefined, PageSheet[]>();
@@ -79,7 +84,7 @@ export class PageScanner {
       this.stylesheets.hosted.add(one.kind, one, [page.page]);
     return {
       page: page.page,
-      ...pageFaces({ root, file: page.page, sheets, fontFaces }, this.styles),
+      ...pageFaces({ root, file: page.page, sheets, fontFaces, withPlaces: this.withPlaces }, this.styles),
       fontFaces,
       preloads: await this.stylesheets.checkPreloads(preloadsOf(root, page.page), page, base),
       scripts: scriptsInstead(root),

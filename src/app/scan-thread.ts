@@ -6,10 +6,10 @@ import type { ScanTask } from './scan-threads.js';
 
 const scanners = new Map<string, PageScanner>();
 
-answerTasks(async ({ base, root, paths }: ScanTask): Promise<FoundOnSite> => {
+answerTasks(async ({ base, root, paths, withPlaces }: ScanTask): Promise<FoundOnSite> => {
   const site = openFolder(base, root, paths);
   let scanner = scanners.get(base);
-  if (!scanner) scanners.set(base, (scanner = new PageScanner(site)));
+  if (!scanner) scanners.set(base, (scanner = new PageScanner(site, withPlaces)));
   const pages: FoundOnSite['pages'] = [];
   for (const page of site.pages) pages.push(await scanner.scan(page));
   return { pages, ...scanner.takeFound() };

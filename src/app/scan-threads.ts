@@ -10,6 +10,7 @@ export interface ScanTask {
   base: string;
   root: string;
   paths: string[];
+  withPlaces: boolean;
 }
 
 /** So many bytes of pages are worth another thread, which takes a tenth of a second to start. */
@@ -20,13 +21,17 @@ const pagesAtOnce = 16;
 const isFolder = (site: Site): site is SiteFolder => 'root' in site;
 
 /** All pages of a site, a large folder's by several threads. */
-export async function scannedSite(site: Site, progress?: OnProgress): Promise<FoundOnSite> {
+export async function scannedSite(
+  site: Site,
+  withPlaces: boolean,
+  progress?: OnProgress,
+): Promise<FoundOnSite> {
   const sizes = site.pages.map(({ size }) => size);
   const steps = new Steps('reading pages', sizes, progress);
   const bytes = sizes.reduce((sum, size) => sum + size, 0);
   const threads = isFolder(site) ? processorsFor(bytes / bytesForThread) : 1;
-  if (isFolder(site) && threads > 1) return byThreads(site, threads, steps);
-  const scanner = new PageScanner(site);
+  if (isFolder(site) && threads > 1) return byThreads(site, withPlaces, threads, steps);
+  const scanner = new PageScanner(site, withPlaces);
   const pages: FoundOnSite['pages'] = [];
   for (const page of site.pages) {
     steps.begin(page.page);
@@ -36,7 +41,12 @@ export async function scannedSite(site: Site, progress?: OnProgress): Promise<Fo
   return { pages, ...scanner.takeFound() };
 }
 
-async function byThreads(site: SiteFolder, count: number, steps: Steps): Promise<FoundOnSite> {
+async function byThreads(
+  site: SiteFolder,
+  withPlaces: boolean,
+  count: number,
+  steps: Steps,
+): Promise<FoundOnSite> {
   const { Threads } = await import('../io/threads.js');
   const threads = new Threads<ScanTask, FoundOnSite>('scan-thread', count);
   const problems = newProblems();
@@ -50,7 +60,7 @@ async function byThreads(site: SiteFolder, count: number, steps: Steps): Promise
     const found = await Promise.all(
       groups.map(async (group) => {
         const paths = group.map(({ address }) => address);
-        const { pages, ...others } = await threads.run({ base, root, paths });
+        const { pages, ...others } = await threads.run({ base, root, paths, withPlaces });
         for (const one of others.problems) problems.add(one.code, one, one.pages);
         for (const one of others.hosted) hosted.add(one.kind, one, one.pages);
         for (const one of others.sheets) sheets.add('sheet', one, one.pages);

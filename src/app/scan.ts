@@ -1,9 +1,12 @@
+import { resolve } from 'node:path';
 import { boldFrom } from '../core/face/matching.js';
 import { rangeText } from '../core/face/index.js';
+import { parseUnicodeRanges } from '../core/text/parse-ranges.js';
 import { rangesOf, unicodeRangeText } from '../core/text/unicode-ranges.js';
 import type { Finding } from '../findings.js';
+import { writeWhole } from '../io/write-whole.js';
 import { drawnBy, faceRuleOf, type FaceRule } from '../site/usage/declared-faces.js';
-import type { AskedStyle, AskingRule, PageFace } from '../site/usage/page-faces.js';
+import type { AskedStyle, AskingRule, DrawnPlace, PageFace } from '../site/usage/page-faces.js';
 import type { FontFaceDescriptors } from '../site/css/rules.js';
 import { siteFindings } from '../site/usage/findings/index.js';
 import { addSupplies } from './font-supplies.js';
@@ -12,7 +15,12 @@ import type { OnProgress } from './progress.js';
 import type { ScannedPage } from './scan-pages.js';
 import { scannedSite } from './scan-threads.js';
 
-export type ScanRequest = SiteRequest;
+export interface ScanRequest extends SiteRequest {
+  /** Whether to say which elements draw a face; implied by `page`. */
+  places?: boolean | undefined;
+  /** A page to write that shows the whole: faces by pages, characters with their places, findings with their source. */
+  page?: string | undefined;
+}
 
 /** A declared face, as its rule states it. */
 export interface DrawingFace {
@@ -31,6 +39,8 @@ export interface ScannedFace {
   certainty: 'drawn' | 'possible';
   /** As `unicode-range` writes them. */
   characters: string;
+  /** For each character the first element that draws it with the face, where places are asked for. */
+  places?: DrawnPlace[];
 }
 
 export interface ScanResult {
@@ -56,28 +66,36 @@ export interface ScanResult {
  */
 export async function scan(request: ScanRequest, progress?: OnProgress): Promise<ScanResult> {
   const { site, problems, end } = await openSite(request, progress);
+  const withPlaces = request.places === true || request.page !== undefined;
   const rulesOf = rulesOnce();
-  const { pages: read, ...found } = await scannedSite(site, progress).catch(async (cause: unknown) => {
-    await end();
-    throw cause;
-  });
+  const { pages: read, ...found } = await scannedSite(site, withPlaces, progress).catch(
+    async (cause: unknown) => {
+      await end();
+      throw cause;
+    },
+  );
   const scanned = read.map(({ fontFaces, ...page }) => ({ ...page, rules: fontFaces.map(rulesOf) }));
   try {
     await addSupplies(scanned, site);
+    const pages = scanned.map(({ page, languages, faces, rules }) => ({
+      page,
+      languages,
+      faces: [...faces.values()].flatMap((face) => scannedFaces(face, rules)),
+    }));
+    const result: ScanResult = {
+      demandVersion: 1,
+      pages,
+      faces: facesOfSite(scanned),
+      findings: siteFindings(scanned, { ...found, problems: [...problems, ...found.problems] }),
+    };
+    if (request.page !== undefined) {
+      const { siteReport } = await import('./pages/site-report.js');
+      writeWhole(resolve(request.folder, request.page), await siteReport(result, site));
+    }
+    return result;
   } finally {
     await end();
   }
-  const pages = scanned.map(({ page, languages, faces, rules }) => ({
-    page,
-    languages,
-    faces: [...faces.values()].flatMap((face) => scannedFaces(face, rules)),
-  }));
-  return {
-    demandVersion: 1,
-    pages,
-    faces: facesOfSite(scanned),
-    findings: siteFindings(scanned, { ...found, problems: [...problems, ...found.problems] }),
-  };
 }
 
 /** A page with what was found on it. */
@@ -112,9 +130,19 @@ function scannedFaces(face: PageFace, rules: readonly FaceRule[]): ScannedFace[]
         faked: rule ? fakedBy(rule, face) : [],
         certainty,
         characters: rangesText(list),
+        ...(face.places ? { places: placesOf(face.places, list) } : {}),
       }),
     ),
   );
+}
+
+/** Places that draw some of the characters. */
+function placesOf(places: readonly DrawnPlace[], characters: readonly number[]): DrawnPlace[] {
+  const wanted = new Set(characters);
+  return places.flatMap((place) => {
+    const own = [...parseUnicodeRanges(place.characters).codePoints()].filter((one) => wanted.has(one));
+    return own.length === 0 ? [] : [{ ...place, characters: rangesText(own) }];
+  });
 }
 
 const rangesText = (characters: Iterable<number>) =>

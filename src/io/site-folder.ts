@@ -75,6 +75,7 @@ export function openFolder(base: string, root: string, paths: readonly string[])
       );
     },
     addressOf: (address, from) => Promise.resolve(addressOf(address, from)),
+    named: (file) => Promise.resolve(readBytes(resolve(base, file), file)),
     read: (path) => Promise.resolve(readBytes(path, shown(path))),
     nearest: (address, from) => nearestPath(address, from, root),
   };

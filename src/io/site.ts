@@ -31,6 +31,8 @@ export interface Site {
   linked(address: string, from: string): Promise<LinkedFile | undefined>;
   /** Where the file is that an address stands for; undefined if it isn't there. */
   addressOf(address: string, from: string): Promise<string | undefined>;
+  /** A file by what it is called to the user. */
+  named(file: string): Promise<Uint8Array | undefined>;
   /** A file by where it is. */
   read(address: string): Promise<Uint8Array | undefined>;
   /** A file of that name elsewhere in the site, as it would be written from another file. */

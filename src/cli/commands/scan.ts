@@ -10,6 +10,7 @@ interface ScanOptions extends CommonOptions {
   runScripts?: true;
   mostPages?: number;
   trace?: string;
+  page?: string;
 }
 
 export function configure(command: Command, terminal: Terminal): void {
@@ -22,16 +23,19 @@ export function configure(command: Command, terminal: Terminal): void {
     .option('--run-scripts', 'let an installed Chromium run the scripts of each page first')
     .option('--most-pages <n>', 'of a URL, how many pages are read that links lead to (200)', pageCount)
     .option('--trace <what>', 'say who asks for a family, a face ("Harbour Slab 700 italic") or characters')
+    .option('--page <file>', 'write the whole as a page that works without a server')
     .addHelpText('after', '\nExample:\n  dense-glyph scan site --trace "Harbour Slab 700"\n')
     .action(async (site: string[], options: ScanOptions) => {
       const reporter = new Reporter(terminal, options);
-      const { root, runScripts, mostPages } = options;
-      const request = { site, folder: terminal.folder, root, runScripts, mostPages };
+      const { root, runScripts, mostPages, page } = options;
+      const places = options.trace !== undefined;
+      const request = { site, folder: terminal.folder, root, runScripts, mostPages, places, page };
       const result = await scan(request, reporter.onProgress);
       reporter.result(result);
       const width = Math.max(60, Math.min(terminal.columns, 120));
       if (options.trace !== undefined) reporter.say(...traceLines(result, options.trace, width));
       else reporter.say(...scanLines(result, width));
+      if (page !== undefined) reporter.say(`Next  open ${page}: it needs no server.`);
       if (result.findings.some(({ severity }) => severity === 'error')) terminal.fallShort();
     });
 }

@@ -1,5 +1,5 @@
 import colors from 'picocolors';
-import type { ScanResult } from '../../app/scan.js';
+import type { ScannedFace, ScanResult } from '../../app/scan.js';
 import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { placeText } from '../../errors.js';
 import { characterText, count, listed, table, wrapped } from './words.js';
@@ -148,8 +148,33 @@ export function traceLines({ faces, pages }: ScanResult, what: string, width: nu
       4,
     ),
     ...askerLines(face.rules),
+    ...placeLines(pages, face, named.length > 0 ? undefined : wanted),
     '',
   ]);
+}
+
+const placesShown = 8;
+
+/** Elements that draw it. @param wanted undefined for all characters */
+function placeLines(
+  pages: ScanResult['pages'],
+  face: SiteFace,
+  wanted: readonly number[] | undefined,
+): string[] {
+  const isSame = ({ asked, drawnBy }: ScannedFace) =>
+    JSON.stringify([asked, drawnBy]) === JSON.stringify([face.asked, face.drawnBy]);
+  const found = pages.flatMap(({ page, faces }) =>
+    faces.filter(isSame).flatMap(({ places = [] }) =>
+      places
+        .filter(({ characters }) => {
+          const set = parseUnicodeRanges(characters);
+          return wanted === undefined || wanted.some((character) => set.has(character));
+        })
+        .map(({ line, element, text }) => `  ${placeText({ file: page, line })}  ${element}  “${text}”`),
+    ),
+  );
+  const more = found.length - placesShown;
+  return [...found.slice(0, placesShown), ...(more > 0 ? [colors.dim(`  and ${more} more places`)] : [])];
 }
 
 /** A line for each rule, with the properties that it sets. */

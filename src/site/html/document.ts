@@ -38,9 +38,9 @@ export type SiteNode = SiteElement | SiteText;
 /** How deep elements may lie in each other; deeper ones are left out, as browsers give up at about as many. */
 const deepest = 512;
 
-/** The root element of a page. Comments, processing instructions and the content of templates are left out. */
-export function readDocument(html: string): SiteElement {
-  const document = parse(html, { sourceCodeLocationInfo: true, treeAdapter: treeBuilding() });
+/** The root element of a page, with the lines of elements if they are asked for. Comments, processing instructions and the content of templates are left out. */
+export function readDocument(html: string, hasLines = true): SiteElement {
+  const document = parse(html, { sourceCodeLocationInfo: hasLines, treeAdapter: treeBuilding() });
   const root = document.children.find(
     (node) => node.kind === 'element' && node.name === 'html',
   ) as BuiltElement;

@@ -13,7 +13,7 @@ const kinds: readonly HostedReference['kind'][] = ['preconnect', 'dns-prefetch',
 
 /** What scripts do that bring faces. */
 const loadsFaces = /new FontFace\s*\(|document\.fonts\.(add|load)\b|createElement\(\s*["'`]link["'`]\s*\)/;
-const addressInScript = /["'`]((?:https?:)?\/\/[^"'`\s]+)["'`]/g;
+const addressInScript = /["'`(]((?:https?:)?\/\/[^"'`\s)]+)/g;
 /** In a script's address. */
 const saysFont = /font|typeface|webtype/i;
 

@@ -6,6 +6,7 @@ import { ConditionSets, RuleIndex, type PageSheet } from '../cascade/style-rules
 import { readRules, type FontFaceDescriptors } from '../css/rules.js';
 import { elementsWithin, treesWithin, type SiteElement } from '../html/document.js';
 import { userAgentStyles } from '../../data/user-agent-styles.js';
+import { rangesOf, unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import { drawnText, type DrawnPiece } from './drawn-text.js';
 
 /** What the cascade computes for text. */
@@ -26,6 +27,18 @@ export interface AskingRule {
   property: string;
 }
 
+/** An element that draws characters which none before it draws with the same face. */
+export interface DrawnPlace {
+  /** In the source of the page; 0 where it isn't known. */
+  line: number;
+  /** As a selector would name it: `p.lead`, `li::marker`. */
+  element: string;
+  /** The start of its text. */
+  text: string;
+  /** As `unicode-range` writes them. */
+  characters: string;
+}
+
 /** What a page draws with one face. */
 export interface PageFace {
   asked: AskedStyle;
@@ -34,6 +47,8 @@ export interface PageFace {
   possible: Set<number>;
   /** With how many pieces of text each rule stands behind. */
   rules: Map<string, AskingRule & { pieces: number }>;
+  /** Elements that draw it: for each character the first one, where that was asked for. */
+  places?: DrawnPlace[];
   /** `font-synthesis` of some of its text. */
   synthesis: string;
 }
@@ -102,11 +117,13 @@ export interface StyledPage {
   /** Stylesheets of the page, and of each shadow tree by its root. */
   sheets: ReadonlyMap<SiteElement | undefined, readonly PageSheet[]>;
   fontFaces: readonly FontFaceDescriptors[];
+  /** Whether to note which elements draw a face. */
+  withPlaces: boolean;
 }
 
 /** Which faces a page asks for, and for which characters, on all screens, on paper and in all states. */
 export function pageFaces(
-  { root, file, sheets, fontFaces }: StyledPage,
+  { root, file, sheets, fontFaces, withPlaces }: StyledPage,
   site: SiteStyles,
 ): { faces: Map<string, PageFace>; languages: string[] } {
   const trees = [...sheets].map(([tree, list]) => [tree, site.for(list)] as const);
@@ -125,7 +142,7 @@ export function pageFaces(
   }
   const used = new Set([...atRest.conditions, ...inStates.conditions]);
   const hasStates = atRest.hasStates || inStates.hasStates;
-  const faces = new FaceCollector(fontFaces);
+  const faces = new FaceCollector(fontFaces, withPlaces);
   const screens = scenariosOf(site.conditions.all, used, hasStates).map(({ holding, states, certainty }) => ({
     styles: new PageStyles(states ? inStates : atRest, holding, file, site.cache),
     isDrawn: certainty === 'drawn',
@@ -147,6 +164,10 @@ interface Collected {
 class CharacterMarks {
   private readonly marks = new Uint8Array(0x600);
   private readonly others = new Set<number>();
+
+  has(character: number): boolean {
+    return character < this.marks.length ? this.marks[character] === 1 : this.others.has(character);
+  }
 
   add(text: string): void {
     const { marks, others } = this;
@@ -176,11 +197,15 @@ class FaceCollector {
   private readonly asked = new Map<ComputedStyle, { collected: Collected; pieces: number }>();
   private readonly declared: ReadonlySet<string>;
 
-  constructor(fontFaces: readonly FontFaceDescriptors[]) {
+  constructor(
+    fontFaces: readonly FontFaceDescriptors[],
+    private readonly withPlaces: boolean,
+  ) {
     this.declared = new Set(fontFaces.map(({ family }) => family.toLowerCase()));
   }
 
-  add({ style, text, isShown, isDrawn }: DrawnPiece): void {
+  add(piece: DrawnPiece): void {
+    const { style, text, isShown, isDrawn } = piece;
     let asked = this.asked.get(style);
     if (!asked) this.asked.set(style, (asked = { collected: this.faceFor(style), pieces: 0 }));
     if (isShown) asked.pieces++;
@@ -188,6 +213,7 @@ class FaceCollector {
     const { known, characters } = asked.collected;
     if (known[certainty].has(text)) return;
     known[certainty].add(text);
+    if (this.withPlaces) notePlace(asked.collected, piece);
     characters[certainty].add(text);
   }
 
@@ -218,6 +244,33 @@ class FaceCollector {
     }
     return collected;
   }
+}
+
+const shownText = 80;
+const mostPlaces = 40;
+
+function notePlace({ face, characters }: Collected, { text, element, pseudo }: DrawnPiece): void {
+  const places = (face.places ??= []);
+  if (places.length >= mostPlaces) return;
+  const { drawn, possible } = characters;
+  const fresh = new Set<number>();
+  for (const sign of text) {
+    const character = sign.codePointAt(0)!;
+    if (character > 0x20 && !drawn.has(character) && !possible.has(character)) fresh.add(character);
+  }
+  if (fresh.size === 0) return;
+  const shown = text.replace(/\s+/g, ' ').trim();
+  places.push({
+    line: element.line,
+    element: nameOf(element) + (pseudo === undefined ? '' : `::${pseudo}`),
+    text: shown.length > shownText ? `${shown.slice(0, shownText - 1)}…` : shown,
+    characters: unicodeRangeText(rangesOf([...fresh].sort((a, b) => a - b))),
+  });
+}
+
+function nameOf({ name, attributes, classes }: SiteElement): string {
+  const id = attributes.get('id');
+  return name + (id ? `#${id}` : '') + [...classes].map((one) => `.${one}`).join('');
 }
 
 function noteRules(face: PageFace, { deciders }: ComputedStyle, pieces: number): void {

@@ -12,6 +12,9 @@ interface Declared {
   drawnOn: Set<string>;
 }
 
+/** Told where its files are looked for. */
+const isMissing = ({ rule }: FaceRule) => rule.sources.every((source) => source.isMissing);
+
 const placeOf = ({ rule }: FaceRule) => ({ file: rule.file, line: rule.line });
 
 /** What is wrong with the rules themselves. */
@@ -23,7 +26,8 @@ export function declaredRules(
   const all = declaredOn(pages);
   const unneeded = unneededSheets(all, sheets, collected);
   for (const { rule, pages: where, drawnOn } of all)
-    if (drawnOn.size === 0 && !unneeded.has(rule.rule.file)) unusedFace(rule, where, collected);
+    if (drawnOn.size === 0 && !unneeded.has(rule.rule.file) && !isMissing(rule))
+      unusedFace(rule, where, collected);
   missingDisplay(all, collected);
   manyFaces(pages, all, collected);
   for (const page of pages) doubledFaces(page, collected);

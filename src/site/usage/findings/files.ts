@@ -17,22 +17,24 @@ export function missingFile(problem: OnPages<SiteProblem>, collected: Collector)
 
 /** What each kind of reference is, and what text waits for because of it. */
 const kindWords: Readonly<Record<HostedReference['kind'], string>> = {
-  stylesheet: 'a stylesheet comes',
-  import: 'a stylesheet is imported',
-  font: 'a font comes',
-  preconnect: 'a connection is made',
-  'dns-prefetch': 'a name is looked up',
-  preload: 'a font is preloaded',
-  script: 'a script brings faces',
+  stylesheet: 'a stylesheet comes from',
+  import: 'a stylesheet is imported from',
+  font: 'a font comes from',
+  preconnect: 'a connection is made to',
+  'dns-prefetch': 'the name is looked up of',
+  preload: 'a font is preloaded from',
+  script: 'a script brings faces from',
 };
 
-/** Requests in a row before text is there, and connections to hosts; nothing for those that only open one. */
+/** Requests in a row before text is there, and connections to hosts. */
 const waits: Partial<Readonly<Record<HostedReference['kind'], string>>> = {
   stylesheet:
     'text waits for three requests in a row, the page, the stylesheet and then its fonts, and for a connection to each of their hosts, which learn of each visitor',
   import:
     'text waits for four requests in a row, the page, its stylesheet, the imported one and then its fonts, and for a connection to each of their hosts, which learn of each visitor',
   font: 'text waits for three requests in a row, the page, the stylesheet and the font, and for a connection to a host that learns of each visitor',
+  preconnect: 'it does no good once the faces come from the site itself, and the host learns of each visitor',
+  'dns-prefetch': 'it does no good once the faces come from the site itself',
   script:
     'text waits for the script to come and to run, then for what it asks for, and for a connection to each of their hosts, which learn of each visitor',
 };
@@ -40,7 +42,7 @@ const waits: Partial<Readonly<Record<HostedReference['kind'], string>>> = {
 export function hostedReference(reference: OnPages<HostedReference>, collected: Collector): void {
   const { kind, url, file, line } = reference;
   const host = /^(?:https?:)?\/\/([^/?#]*)/i.exec(url)?.[1] ?? url;
-  const message = `${kindWords[kind]} ${kind === 'preconnect' || kind === 'dns-prefetch' ? 'of' : 'from'} another host, ${host}`;
+  const message = `${kindWords[kind]} another host, ${host}`;
   const effect = waits[kind];
   const place = { file, line, url, ...(effect ? { effect } : {}) };
   collected.add(finding('hosted-reference', message, place), reference.pages);
