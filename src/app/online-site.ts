@@ -9,7 +9,16 @@ import type { OnPages, SiteProblem } from '../site/usage/found-on-pages.js';
 import type { OnProgress } from './progress.js';
 
 /** What gives the text of a page: the network, or a browser that ran its scripts. */
-export type PageReader = (url: string) => Promise<{ url: string; html: string } | { reason: string }>;
+export type PageReader = (url: string) => Promise<ReadPage | { reason: string }>;
+
+interface ReadPage {
+  /** After redirects. */
+  url: string;
+  html: string;
+  /** As the server sent it; undefined where a browser made it. */
+  bytes?: Uint8Array;
+  charset?: string | undefined;
+}
 
 export interface OnlineSite extends Site {
   problems: OnPages<SiteProblem>[];
@@ -63,7 +72,13 @@ export async function readOnlineSite(
     if (new URL(found.url).origin !== files.origin && from !== '') return;
     if (from === '') files.origin = new URL(found.url).origin;
     if (pages.has(found.url) || pages.size >= mostPages) return;
-    pages.set(found.url, { page, address: found.url, size: found.html.length, read: () => found.html });
+    pages.set(found.url, {
+      page,
+      address: found.url,
+      size: found.html.length,
+      read: () => found.bytes ?? found.html,
+      charset: found.charset,
+    });
     const total = Math.min(mostPages, pages.size + waiting.length);
     progress?.({ task: 'fetching pages', done: pages.size, total, bytes: 0, totalBytes: 0, item: page });
     const root = readDocument(found.html);
@@ -124,7 +139,7 @@ class OnlineFiles {
       if (status !== 200) return { reason: `the server answers ${status}` };
       if (!/^(text\/html|application\/xhtml\+xml)$/.test(mediaType))
         return { reason: `it is no page but ${mediaType || 'of no type'}` };
-      return { url: last, html: await decodedPage(this.shown(url), bytes, charset) };
+      return { url: last, html: await decodedPage(this.shown(url), bytes, charset), bytes, charset };
     } catch (cause) {
       return { reason: reasonOf(cause) };
     }

@@ -56,8 +56,8 @@ export class PageScanner {
     const content = page.read();
     // What a browser gives has other lines than the source.
     if (typeof content === 'string') return this.scanText(page, content, false);
-    const scanned = await this.scanText(page, await decodedPage(page.page, content));
-    const otherwise = asUnnamedEncoding(content);
+    const scanned = await this.scanText(page, await decodedPage(page.page, content, page.charset));
+    const otherwise = page.charset === undefined ? asUnnamedEncoding(content) : undefined;
     if (otherwise !== undefined) {
       scanned.isEncodingNamed = false;
       const { faces } = await this.scanText(page, otherwise);
@@ -66,8 +66,8 @@ export class PageScanner {
     return scanned;
   }
 
-  private async scanText(page: SitePage, html: string, hasLines = true): Promise<ScannedPage> {
-    const root = readDocument(html, hasLines);
+  private async scanText(page: SitePage, html: string, isSource = true): Promise<ScannedPage> {
+    const root = readDocument(html, isSource);
     const base = baseOf(root);
     const source = this.stylesheets.for(page, base);
     const sheets = new Map<SiteElement | undefined, PageSheet[]>();
@@ -87,7 +87,7 @@ export class PageScanner {
       ...pageFaces({ root, file: page.page, sheets, fontFaces, withPlaces: this.withPlaces }, this.styles),
       fontFaces,
       preloads: await this.stylesheets.checkPreloads(preloadsOf(root, page.page), page, base),
-      scripts: scriptsInstead(root),
+      scripts: isSource ? scriptsInstead(root) : 0,
       isEncodingNamed: true,
     };
   }

@@ -6,8 +6,10 @@ export interface SitePage {
   address: string;
   /** Bytes, as far as they are known. */
   size: number;
-  /** Its bytes, or its text where a browser gave it. */
+  /** Its bytes; its text where a browser gave it, with lines that aren't those of the source. */
   read(): Uint8Array | string;
+  /** The encoding that the server names. */
+  charset?: string | undefined;
 }
 
 /** A file that pages lead to. */

@@ -13,7 +13,7 @@ const site: Readonly<Record<string, string | Uint8Array>> = {
 <link rel=stylesheet href="css/old.css">
 </head><body><h1>Piers</h1><p>Boats <em>leave</em> <b>now</b></p><p class=old>Gone</p></body></html>
 `,
-  'site/pages/second.html': `<!doctype html><link rel=stylesheet href="/css/ferry.css"><p>é</p>`,
+  'site/pages/second.html': `<!doctype html><meta charset=utf-8><link rel=stylesheet href="/css/ferry.css"><p>é</p>`,
   'site/css/ferry.css': `@font-face { font-family: "Tidelog"; src: url("../fonts/tidelog.ttf") }
 @font-face { font-family: "Tidelog"; font-weight: 900; src: url("../fonts/tidelog.ttf") }
 @font-face { font-family: "Lost"; src: url("font/lost.woff2") }
@@ -55,6 +55,8 @@ describe('scan', () => {
           'faked-bold css/ferry.css:7 b declare Far 700, or ask for a weight that is there [1]',
           'faked-slant css/ferry.css:5 p declare Tidelog 400 italic, or leave the slant out [1]',
           'family-undeclared css/ferry.css:8 .old declare the family, or take the rule out [1]',
+          'display-missing css/ferry.css:1  write font-display: swap into the rule [2]',
+          'display-missing css/ferry.css:4  write font-display: swap into the rule [1]',
           'hosted-reference css/ferry.css:4  bring the faces home, and take the reference out [2]',
           'hosted-reference index.html:2  bring the faces home, and take the reference out [1]',
         ].sort(),
@@ -77,7 +79,7 @@ describe('scan', () => {
           characters,
         ]),
       ).toEqual([
-        ['Lost 400 normal', 'font/lost.woff2', '', 'U+50, U+65, U+69, U+72-73'],
+        ['Lost 400 normal', null, '', 'U+50, U+65, U+69, U+72-73'],
         ['Tidelog 400 normal', '../fonts/tidelog.ttf', '', 'U+20, U+42, U+61, U+6F, U+73-74'],
         ['Tidelog 400 italic', '../fonts/tidelog.ttf', 'slant', 'U+61, U+65, U+6C, U+76'],
         ['Far 700 normal', 'https://fonts.example/far.woff2', 'bold', 'U+6E-6F, U+77'],

@@ -43,7 +43,11 @@ function row(face: SiteFace, pages: Report['pages'], choose: (key: string, page?
     'tr',
     {},
     element('th', { scope: 'row' }, name),
-    element('td', { className: 'file', title: face.drawnBy?.url ?? '' }, (file ?? 'a font of the system') + size),
+    element(
+      'td',
+      { className: 'file', title: face.drawnBy?.url ?? '' },
+      (file ?? 'a font of the system') + size,
+    ),
     element('td', { className: 'number' }, String(face.pages)),
     ...pages.map(({ page, faces }) => cell(face, page, faces, choose)),
   );

@@ -13,14 +13,15 @@ export function preloadedFonts({ page, faces, rules, preloads }: PageDemand, col
       drawnBy(rules, asked, stack, drawn).flatMap(({ face }) => face?.source ?? []),
     ),
   );
-  for (const { url, file, line, hasCrossorigin, address } of preloads) {
-    const place = { file, line };
+  for (const { url, file: from, line, hasCrossorigin, address } of preloads) {
+    const place = { file: from, line };
     if (address === undefined) continue; // of another host, or missing: told where that is
     if (!hasCrossorigin) {
       const message = `the preload of ${nameOf(url)} has no crossorigin`;
       collected.add(finding('preload-crossorigin', message, place), [page]);
     }
-    const same = [...used].find((source) => source.address === address);
+    const file = withoutQuery(address);
+    const same = [...used].find((source) => source.address && withoutQuery(source.address) === file);
     if (!same) {
       const message = `${nameOf(url)} is preloaded, and the page draws nothing with it`;
       collected.add(finding('preload-unused', message, place), [page]);
