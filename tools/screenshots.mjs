@@ -1,7 +1,7 @@
 // Takes the pictures in docs/screenshots from the demo data: pages in Chromium, terminal views in a window under Xvfb.
 // Needs Xvfb, xterm, xdotool and ImageMagick's import.
-import { execFileSync, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { execFileSync, spawn, spawnSync } from 'node:child_process';
+import { cpSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
@@ -52,6 +52,7 @@ async function pages() {
   await page.setViewport({ width: 1280, height: 800 });
   for (const [name, url] of [
     ['specimen', pathToFileURL(join(folder, 'specimen.html')).href],
+    ['scan-page', pathToFileURL(join(folder, 'scan.html')).href],
     ['site-without', `${plain}/notices.html`],
     ['site-with', `${wired}/notices.html`],
     ['proof', `${wired}/type/proof.html`],
@@ -75,7 +76,10 @@ try {
     `node ${program} subset ferries/fonts/FerrywakeSans-Regular.ttf --chars-from ferries/site --languages el,cy --chars ж --out type`,
     24,
   );
-  await terminal('scan', `node ${program} scan ferries/site`, 22);
+  cpSync(join(root, 'sample/before'), join(folder, 'before'), { recursive: true });
+  await terminal('scan', `node ${program} scan before | head -52`, 54);
+  // It ends with 1, as the site has what there is to find.
+  spawnSync('node', [program, 'scan', 'before', '--page', 'scan.html', '--quiet'], { cwd: folder });
   execFileSync('node', [program, 'inspect', variable, '--page', 'specimen.html', '--quiet'], { cwd: folder });
   await pages();
 } finally {

@@ -27,7 +27,9 @@ export async function bundlePages() {
     const styleFile = join(root, 'src/browser', page, 'style.css');
     const style = existsSync(styleFile) ? readFileSync(styleFile, 'utf8') : undefined;
     const texts = { script, ...(style === undefined ? {} : { style }) };
-    const lines = Object.entries(texts).map(([name, text]) => `export const ${name} = ${JSON.stringify(text)};\n`);
+    const lines = Object.entries(texts).map(
+      ([name, text]) => `export const ${name} = ${JSON.stringify(text)};\n`,
+    );
     writeFileSync(join(out, `${page}.js`), lines.join(''));
   }
 }
