@@ -42,6 +42,9 @@ export function availableEngines(): EngineName[] {
   });
 }
 
+/** Where an engine's program lies. */
+export const browserPath = (name: EngineName): string | undefined => findBrowser(name);
+
 /** The path of a font that the system packages. Where CI is set it has to be here. */
 export function systemFont(file: string): string | undefined {
   const path = findFont(file);

@@ -39,6 +39,10 @@ export interface ScannedFace {
   certainty: 'drawn' | 'possible';
   /** As `unicode-range` writes them. */
   characters: string;
+  /** OpenType features that styles turn on with it, `font-variation-settings`, and languages of fields that visitors type into. */
+  features?: string[];
+  variations?: string[];
+  typedIn?: string[];
   /** For each character the first element that draws it with the face, where places are asked for. */
   places?: DrawnPlace[];
 }
@@ -130,11 +134,20 @@ function scannedFaces(face: PageFace, rules: readonly FaceRule[]): ScannedFace[]
         faked: rule ? fakedBy(rule, face) : [],
         certainty,
         characters: rangesText(list),
+        ...listsOf(face),
         ...(face.places ? { places: placesOf(face.places, list) } : {}),
       }),
     ),
   );
 }
+
+/** What a face is asked for besides characters, where there is something. */
+const listsOf = ({ features, variations, typedIn }: PageFace) =>
+  Object.fromEntries(
+    Object.entries({ features, variations, typedIn })
+      .filter(([, list]) => list.size > 0)
+      .map(([name, list]) => [name, [...list].sort()]),
+  );
 
 /** Places that draw some of the characters. */
 function placesOf(places: readonly DrawnPlace[], characters: readonly number[]): DrawnPlace[] {

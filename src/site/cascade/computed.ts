@@ -1,18 +1,20 @@
 // CSS Cascade 5, section 4; Custom Properties 1: what an element's declarations come to
 
+import { normalVariants, variantsIn, type FontVariants } from '../css/font-variants.js';
 import { familiesIn, fontIn, stretchIn, styleIn, weightIn, type TextStyle } from '../css/font-values.js';
 import { componentsOf, textOf, tokensOf, type Token } from '../css/tokens.js';
 import { customProperties, substituted } from './substitution.js';
 
 /** What of an element's style decides which face draws which characters. */
-export interface ComputedStyle {
+export interface ComputedStyle extends FontVariants {
   families: readonly string[];
   weight: number;
   style: TextStyle;
   /** Percent. */
   stretch: number;
-  /** `font-variant-caps`. */
-  caps: string;
+  /** `font-feature-settings` and `font-variation-settings`, as they are written. */
+  featureSettings: string;
+  variationSettings: string;
   synthesis: string;
   transform: string;
   quotes: string;
@@ -52,7 +54,9 @@ export const initialStyle: ComputedStyle = {
   weight: 400,
   style: 'normal',
   stretch: 100,
-  caps: 'normal',
+  ...normalVariants,
+  featureSettings: 'normal',
+  variationSettings: 'normal',
   synthesis: 'weight style small-caps',
   transform: 'none',
   quotes: 'auto',
@@ -104,6 +108,8 @@ const set = <Value>(value: Value | undefined, apply: (value: Value) => void): tr
   return true;
 };
 
+const variantKeys = Object.keys(normalVariants) as (keyof FontVariants)[];
+
 /** Each property with what it sets, and the keys that `inherit` and the like mean. */
 const properties: Readonly<Record<string, { keys: readonly Key[]; isInherited: boolean; set: Setter }>> = {
   'font-family': {
@@ -128,21 +134,33 @@ const properties: Readonly<Record<string, { keys: readonly Key[]; isInherited: b
   },
   'font-variant-caps': { keys: ['caps'], isInherited: true, set: word('caps', /^[a-z-]+$/i) },
   'font-variant': {
-    keys: ['caps'],
+    keys: variantKeys,
     isInherited: true,
-    set: (tokens, target) => {
-      const caps = /\b((all-)?(small|petite)-caps|unicase|titling-caps)\b/i.exec(textOf(tokens))?.[1];
-      target.caps = caps?.toLowerCase() ?? 'normal';
-      return true;
-    },
+    set: (tokens, target) => set(variantsIn(tokens), (value) => Object.assign(target, value)),
+  },
+  'font-variant-ligatures': { keys: ['variantLigatures'], isInherited: true, set: word('variantLigatures') },
+  'font-variant-alternates': {
+    keys: ['variantAlternates'],
+    isInherited: true,
+    set: word('variantAlternates'),
+  },
+  'font-variant-numeric': { keys: ['variantNumeric'], isInherited: true, set: word('variantNumeric') },
+  'font-variant-east-asian': { keys: ['variantEastAsian'], isInherited: true, set: word('variantEastAsian') },
+  'font-variant-position': { keys: ['variantPosition'], isInherited: true, set: word('variantPosition') },
+  'font-feature-settings': { keys: ['featureSettings'], isInherited: true, set: word('featureSettings') },
+  'font-variation-settings': {
+    keys: ['variationSettings'],
+    isInherited: true,
+    set: word('variationSettings'),
   },
   'font-synthesis': { keys: ['synthesis'], isInherited: true, set: word('synthesis') },
   font: {
-    keys: ['families', 'weight', 'style', 'stretch', 'caps'],
+    keys: ['families', 'weight', 'style', 'stretch', ...variantKeys, 'featureSettings', 'variationSettings'],
     isInherited: true,
     set: (tokens, target, parent) =>
       set(fontIn(tokens), ({ families, weight, style, stretch, caps }) => {
-        Object.assign(target, { families, style, stretch, caps });
+        const settings = { featureSettings: 'normal', variationSettings: 'normal' };
+        Object.assign(target, { families, style, stretch, ...normalVariants, caps, ...settings });
         target.weight = weight ? weightIn(weight, parent.weight)! : 400;
       }),
   },
@@ -214,6 +232,13 @@ const shorthands: Readonly<Record<string, readonly string[]>> = {
   'font-style': ['font'],
   'font-stretch': ['font'],
   'font-variant-caps': ['font', 'font-variant'],
+  'font-variant-ligatures': ['font', 'font-variant'],
+  'font-variant-alternates': ['font', 'font-variant'],
+  'font-variant-numeric': ['font', 'font-variant'],
+  'font-variant-east-asian': ['font', 'font-variant'],
+  'font-variant-position': ['font', 'font-variant'],
+  'font-feature-settings': ['font'],
+  'font-variation-settings': ['font'],
   'list-style-type': ['list-style'],
   'list-style-image': ['list-style'],
   'text-emphasis-style': ['text-emphasis'],

@@ -82,7 +82,7 @@ export interface StyleRules {
 
 /** What decides which face draws which characters. */
 const textProperties =
-  /^(--.*|all|font|font-(family|weight|style|stretch|width|variant|variant-caps|synthesis(-.*)?)|text-transform|content|quotes|list-style(-type|-image)?|display|visibility|content-visibility|counter-(reset|increment|set)|text-overflow|hyphens|hyphenate-character|text-emphasis(-style)?|block-ellipsis|text-security)$/s;
+  /^(--.*|all|font|font-(family|weight|style|stretch|width|variant|variant-(caps|ligatures|alternates|numeric|east-asian|position)|feature-settings|variation-settings|synthesis(-.*)?)|text-transform|content|quotes|list-style(-type|-image)?|display|visibility|content-visibility|counter-(reset|increment|set)|text-overflow|hyphens|hyphenate-character|text-emphasis(-style)?|block-ellipsis|text-security)$/s;
 
 interface Context {
   file: string;

@@ -18,6 +18,8 @@ export interface DrawnPiece {
   isShown: boolean;
   /** Whether one of the screens is one on load. */
   isDrawn: boolean;
+  /** The language of a field that visitors type into; what they type isn't known. */
+  typedIn?: string;
 }
 
 /** Elements whose text nodes aren't text. */
@@ -42,6 +44,8 @@ export interface Screen {
   styles: PageStyles;
   /** Whether that is how it shows on load. */
   isDrawn: boolean;
+  /** The language of a field that visitors type into; what they type isn't known. */
+  typedIn?: string;
 }
 
 /**
@@ -165,6 +169,10 @@ class TextWalk {
       for (const i of this.distinct(element, group)) sayMarker(group.styled, element, this.counters[i], say);
     }
     this.sayGenerated('before', element, group);
+    if (isTypedInto(element)) {
+      const typed = { text: '', style, element, isShown: false, isDrawn: false };
+      this.visit({ ...typed, typedIn: languageOf(element) });
+    }
     if (isField(element)) sayField(group.styled, element, this.sayer(element, group));
     if (isClosedSelect(element)) this.sayer(element, group)(chosenOption(element), style);
   }
@@ -250,6 +258,15 @@ function chosenOption(select: SiteElement): string {
 
 const buttons: Readonly<Record<string, string>> = { submit: 'Submit', reset: 'Reset' };
 const withoutText: ReadonlySet<string> = new Set(['checkbox', 'radio', 'range', 'color', 'hidden', 'image']);
+
+/** Fields for text, and what can be edited in place. */
+const isTypedInto = ({ name, attributes }: SiteElement): boolean => {
+  const editable = attributes.get('contenteditable');
+  if (editable !== undefined && editable.toLowerCase() !== 'false') return true;
+  if (attributes.has('readonly') || attributes.has('disabled')) return false;
+  const isText = /^(text|search|email|url)$/i.test(attributes.get('type') ?? 'text');
+  return name === 'textarea' || (name === 'input' && isText);
+};
 
 const isField = ({ name, attributes }: SiteElement): boolean =>
   name === 'input' || name === 'option' || name === 'optgroup' || attributes.has('placeholder');

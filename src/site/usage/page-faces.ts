@@ -7,6 +7,8 @@ import { readRules, type FontFaceDescriptors } from '../css/rules.js';
 import { elementsWithin, treesWithin, type SiteElement } from '../html/document.js';
 import { userAgentStyles } from '../../data/user-agent-styles.js';
 import { rangesOf, unicodeRangeText } from '../../core/text/unicode-ranges.js';
+import { tokensOf } from '../css/tokens.js';
+import { featuresOfStyle } from './requested-features.js';
 import { drawnText, type DrawnPiece } from './drawn-text.js';
 
 /** What the cascade computes for text. */
@@ -47,6 +49,12 @@ export interface PageFace {
   possible: Set<number>;
   /** With how many pieces of text each rule stands behind. */
   rules: Map<string, AskingRule & { pieces: number }>;
+  /** OpenType features that styles turn on where it is drawn. */
+  features: Set<string>;
+  /** `font-variation-settings` there, as they are written. */
+  variations: Set<string>;
+  /** Languages of fields that visitors type into with it. */
+  typedIn: Set<string>;
   /** Elements that draw it: for each character the first one, where that was asked for. */
   places?: DrawnPlace[];
   /** `font-synthesis` of some of its text. */
@@ -209,6 +217,7 @@ class FaceCollector {
     let asked = this.asked.get(style);
     if (!asked) this.asked.set(style, (asked = { collected: this.faceFor(style), pieces: 0 }));
     if (isShown) asked.pieces++;
+    if (piece.typedIn) asked.collected.face.typedIn.add(piece.typedIn);
     const certainty = isDrawn && isShown ? 'drawn' : 'possible';
     const { known, characters } = asked.collected;
     if (known[certainty].has(text)) return;
@@ -218,8 +227,10 @@ class FaceCollector {
   }
 
   finish(): Map<string, PageFace> {
-    for (const [style, { collected, pieces }] of this.asked)
+    for (const [style, { collected, pieces }] of this.asked) {
       if (pieces > 0) noteRules(collected.face, style, pieces);
+      noteFeatures(collected.face, style);
+    }
     const faces = new Map<string, PageFace>();
     for (const [key, { face, characters }] of this.faces) {
       characters.drawn.addTo(face.drawn);
@@ -236,7 +247,17 @@ class FaceCollector {
     if (!collected) {
       const asked = { family, weight, style, stretch };
       collected = {
-        face: { asked, stack: families, drawn: new Set(), possible: new Set(), rules: new Map(), synthesis },
+        face: {
+          asked,
+          stack: families,
+          drawn: new Set(),
+          possible: new Set(),
+          rules: new Map(),
+          features: new Set(),
+          variations: new Set(),
+          typedIn: new Set(),
+          synthesis,
+        },
         characters: { drawn: new CharacterMarks(), possible: new CharacterMarks() },
         known: { drawn: new Set(), possible: new Set() },
       };
@@ -244,6 +265,25 @@ class FaceCollector {
     }
     return collected;
   }
+}
+
+/** Keys of a style that turn features on, each with its property. */
+const featureKeys = {
+  featureSettings: 'font-feature-settings',
+  caps: 'font-variant-caps',
+  variantLigatures: 'font-variant-ligatures',
+  variantAlternates: 'font-variant-alternates',
+  variantNumeric: 'font-variant-numeric',
+  variantEastAsian: 'font-variant-east-asian',
+  variantPosition: 'font-variant-position',
+} as const;
+
+function noteFeatures({ features, variations }: PageFace, style: ComputedStyle): void {
+  for (const [key, property] of Object.entries(featureKeys) as [keyof typeof featureKeys, string][]) {
+    if (style[key] === 'normal') continue;
+    for (const tag of featuresOfStyle(property, tokensOf(style[key]))) features.add(tag);
+  }
+  if (style.variationSettings !== 'normal') variations.add(style.variationSettings);
 }
 
 const shownText = 80;

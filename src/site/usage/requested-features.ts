@@ -74,6 +74,10 @@ export function requestedFeatures(
   return found;
 }
 
+/** Features that one value of `font-feature-settings`, `font-variant` or a longhand of it turns on. */
+export const featuresOfStyle = (property: string, value: readonly Token[]): string[] =>
+  featuresOf({ property, value, atRule: '' } as unknown as Declaration);
+
 function featuresOf({ property, value, atRule }: Declaration): string[] {
   const ofNames = featuresOfNames.get(atRule);
   if (ofNames)
