@@ -10,7 +10,7 @@ export function layerOrder(names: readonly string[]): Map<string, number> {
   const inside = new Map<string, string[]>();
   const seen = new Set<string>();
   for (const name of names) {
-    const steps = name.split('.');
+    const steps = name.split('.').filter(Boolean);
     for (let depth = 1; depth <= steps.length; depth++) {
       const path = steps.slice(0, depth).join('.');
       if (seen.has(path)) continue;

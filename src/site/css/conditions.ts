@@ -2,6 +2,7 @@
 
 import { parse, type CssNode } from 'css-tree';
 import type { Condition } from './rules.js';
+import { splitAt, textOf, tokensOf } from './tokens.js';
 
 /** A screen, or a sheet of paper. */
 export interface Environment {
@@ -24,26 +25,35 @@ export const holds = (conditions: readonly Condition[], environment: Environment
     return mediaHolds(text, environment);
   });
 
-const known = new Map<string, CssNode | undefined>();
+type MediaQuery = Extract<CssNode, { type: 'MediaQuery' }>;
 
-function mediaTree(text: string): CssNode | undefined {
-  if (!known.has(text)) {
-    let failed = false;
-    const tree = parse(text, { context: 'mediaQueryList', onParseError: () => (failed = true) });
-    known.set(text, failed ? undefined : tree);
+const known = new Map<string, readonly MediaQuery[]>();
+
+/** The queries of a list; one that can't be read never holds, and leaves the others alone (Media Queries 5, section 3.2). */
+function queriesIn(text: string): readonly MediaQuery[] {
+  let queries = known.get(text);
+  if (!queries) {
+    queries = splitAt(tokensOf(text), ',').flatMap((tokens) => queryIn(textOf(tokens)));
+    known.set(text, queries);
   }
-  return known.get(text);
+  return queries;
+}
+
+function queryIn(text: string): MediaQuery[] {
+  let failed = false;
+  try {
+    const query = parse(text, { context: 'mediaQuery', onParseError: () => (failed = true) });
+    return failed || query.type !== 'MediaQuery' ? [] : [query];
+  } catch {
+    return [];
+  }
 }
 
 /** @param text a media query list; an empty one always holds */
-export function mediaHolds(text: string, environment: Environment): boolean {
-  if (text.trim() === '') return true;
-  const tree = mediaTree(text);
-  if (tree?.type !== 'MediaQueryList') return false;
-  return [...tree.children].some((query) => query.type === 'MediaQuery' && queryHolds(query, environment));
-}
+export const mediaHolds = (text: string, environment: Environment): boolean =>
+  text.trim() === '' || queriesIn(text).some((query) => queryHolds(query, environment));
 
-function queryHolds(query: Extract<CssNode, { type: 'MediaQuery' }>, environment: Environment): boolean {
+function queryHolds(query: MediaQuery, environment: Environment): boolean {
   const { modifier, mediaType, condition } = query as unknown as {
     modifier: string | null;
     mediaType: string | null;
@@ -102,7 +112,7 @@ function featureHolds({ name, value }: FeatureNode, environment: Environment): b
   const actual = amountOf(feature, environment);
   if (actual !== undefined) {
     const wanted = value === null ? undefined : pixelsOf(value);
-    if (wanted === undefined) return value === null && actual > 0;
+    if (wanted === undefined) return value === null && bound === undefined ? actual > 0 : undefined;
     if (bound === 'min-') return actual >= wanted;
     return bound === 'max-' ? actual <= wanted : actual === wanted;
   }
@@ -234,7 +244,7 @@ function pixelsOf(node: CssNode): number | undefined {
 export function breakpointsOf(texts: Iterable<string>, feature: 'width' | 'height'): number[] {
   const found = new Set<number>();
   const pattern = new RegExp(
-    `${feature}\\s*(?::|[<>]=?)\\s*([\\d.]+)(px|r?em)|([\\d.]+)(px|r?em)\\s*[<>]=?\\s*${feature}`,
+    `${feature}\\s*(?::|[<>]=?)\\s*([\\d.]+)(px|r?em)|([\\d.]+)(px|r?em)\\s*[<>]=?\\s*(?=${feature})`,
     'gi',
   );
   for (const text of texts) {
