@@ -13,6 +13,7 @@ import { buildCollection } from '../test-support/fonts.js';
 import { variableVendorFont, variableVendorItalic } from '../test-support/paths.js';
 import { streamOf } from '../test-support/woff2.js';
 import { largeFont } from './large-font.js';
+import { largeSite } from './large-site.js';
 import { compare, inTurn, median } from './processes.js';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
@@ -214,8 +215,35 @@ async function conversions(): Promise<void> {
   await memory(large);
 }
 
+/** A thousand pages of 40 kB with a stylesheet of 200 kB, against a process that reads their HTML and nothing else. */
+async function scans(): Promise<void> {
+  const site = join(folder, 'site');
+  const pages = quick ? 200 : 1000;
+  largeSite(site, pages);
+  const reader = join(folder, 'read-html.mjs');
+  const parser = pathToFileURL(join(root, 'node_modules/parse5/dist/index.js')).href;
+  writeFileSync(
+    reader,
+    `import { readdirSync, readFileSync } from 'node:fs';
+import { parse } from ${JSON.stringify(parser)};
+const folder = process.argv[2];
+for (const name of readdirSync(folder)) if (name.endsWith('.html')) parse(readFileSync(\`\${folder}/\${name}\`, 'utf8'));
+`,
+  );
+  const { ratio, wall, memory: peak } = await compare([program, 'scan', site, '--quiet'], [reader, site], 3);
+  tell(`scan of ${pages} pages against reading their HTML alone`, ratio, 5, ms(wall));
+  tell('its peak memory, per 400 MB', peak[0] / 400e6, 1.2, megabytes(peak[0]));
+}
+
 /** What can be asked for by name; all of it otherwise. */
-const parts = { start: startUp, import: imports, inspect: looks, subset: subsets, convert: conversions };
+const parts = {
+  start: startUp,
+  import: imports,
+  inspect: looks,
+  subset: subsets,
+  scan: scans,
+  convert: conversions,
+};
 try {
   const asked = process.argv.slice(2).filter((arg) => arg in parts);
   for (const [name, measure] of Object.entries(parts)) {

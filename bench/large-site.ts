@@ -68,6 +68,7 @@ export function largeSite(folder: string, pages: number, pageSize = 40_000, styl
   mkdirSync(folder, { recursive: true });
   const css = stylesheet(styleSize);
   writeFileSync(join(folder, 'site.css'), css);
+  for (const name of ['body-400', 'body-700', 'head']) writeFileSync(join(folder, `${name}.woff2`), '');
   const components = css.match(/^\.c\d+ \{/gm)?.length ?? 1;
   for (let i = 0; i < pages; i++)
     writeFileSync(join(folder, `p${i}.html`), page(i, pageSize, Math.min(components, 400)));

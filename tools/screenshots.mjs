@@ -18,7 +18,7 @@ const pictures = join(root, 'docs/screenshots');
 async function terminal(name, command, rows) {
   // Ctrl+C and the prompt are left out: the picture shows what the command says.
   const script = join(folder, `${name}.sh`);
-  const shown = command.replace(`node ${program}`, 'dense-glyph');
+  const shown = command.replace(`node ${program}`, 'dense-glyph').replace(/ \| head .*/, '');
   writeFileSync(script, `cd ${folder}\nprintf '$ %s\\n' '${shown}'\n${command}\nsleep 30\n`);
   const display = `:${90 + Math.floor(process.pid % 100)}`;
   const server = spawn('Xvfb', [display, '-screen', '0', '1280x900x24'], { stdio: 'ignore' });
@@ -77,7 +77,7 @@ try {
     24,
   );
   cpSync(join(root, 'sample/before'), join(folder, 'before'), { recursive: true });
-  await terminal('scan', `node ${program} scan before | head -52`, 54);
+  await terminal('scan', `node ${program} scan before | head -45`, 47);
   // It ends with 1, as the site has what there is to find.
   spawnSync('node', [program, 'scan', 'before', '--page', 'scan.html', '--quiet'], { cwd: folder });
   execFileSync('node', [program, 'inspect', variable, '--page', 'specimen.html', '--quiet'], { cwd: folder });

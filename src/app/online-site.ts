@@ -1,4 +1,5 @@
 import { DenseGlyphError } from '../errors.js';
+import { version } from '../version.js';
 import { HttpClient, type Fetched } from '../io/http/index.js';
 import type { LinkedFile, Site, SitePage } from '../io/site.js';
 import { baseOf } from '../site/html/base-url.js';
@@ -22,7 +23,7 @@ interface ReadPage {
 
 export interface OnlineSite extends Site {
   problems: OnPages<SiteProblem>[];
-  end(): Promise<void>;
+  end: () => Promise<void>;
 }
 
 /** Pages that are read at once. */
@@ -40,7 +41,7 @@ export async function readOnlineSite(
   read: PageReader | undefined,
   progress?: OnProgress,
 ): Promise<OnlineSite> {
-  const client = new HttpClient();
+  const client = new HttpClient(`dense-glyph/${version()}`);
   const files = new OnlineFiles(client, new URL(start).origin);
   const pages = new Map<string, SitePage>();
   const problems: OnPages<SiteProblem>[] = [];

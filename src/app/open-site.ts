@@ -1,7 +1,7 @@
 import { relative } from 'node:path';
 import { DenseGlyphError } from '../errors.js';
 import { script as snapshot } from '../browser/built/snapshot.js';
-import type { HeadlessBrowser } from '../io/browser.js';
+import type { Environment, HeadlessBrowser } from '../io/browser.js';
 import type { Site, SitePage } from '../io/site.js';
 import { readSite, type SiteFolder } from '../io/site-folder.js';
 import type { OnPages, SiteProblem } from '../site/usage/found-on-pages.js';
@@ -13,7 +13,7 @@ export interface OpenedSite {
   /** What could not be had. */
   problems: OnPages<SiteProblem>[];
   /** Ends what was started for it. */
-  end(): Promise<void>;
+  end: () => Promise<void>;
 }
 
 export interface SiteRequest {
@@ -25,6 +25,8 @@ export interface SiteRequest {
   root?: string | undefined;
   /** Whether an installed Chromium runs the scripts of each page first. */
   runScripts?: boolean | undefined;
+  /** Variables; `PATH` and `DENSE_GLYPH_CHROMIUM` say where Chromium is. */
+  environment?: Environment | undefined;
   /** Of a URL, how many pages are read that links lead to; 200 if left out. */
   mostPages?: number | undefined;
 }
@@ -38,7 +40,7 @@ const isUrl = (text: string) => /^https?:\/\//i.test(text);
  * @throws DenseGlyphError `file-unreadable`, `site-unreachable`, `browser-missing`, `call-invalid`
  */
 export async function openSite(request: SiteRequest, progress?: OnProgress): Promise<OpenedSite> {
-  const { site: named, folder, root, runScripts = false, mostPages = usualPages } = request;
+  const { site: named, folder, root, runScripts = false, mostPages = usualPages, environment } = request;
   const url = named.find(isUrl);
   if (url !== undefined && named.length > 1) {
     const advice = 'name the URL alone; links lead to the other pages';
@@ -46,9 +48,11 @@ export async function openSite(request: SiteRequest, progress?: OnProgress): Pro
   }
   if (url === undefined) {
     const site = await readSite(named, folder, root);
-    return runScripts ? withScripts(site, progress) : { site, problems: [], end: () => Promise.resolve() };
+    return runScripts
+      ? withScripts(site, environment, progress)
+      : { site, problems: [], end: () => Promise.resolve() };
   }
-  const browser = runScripts ? await startBrowser() : undefined;
+  const browser = runScripts ? await startBrowser(environment) : undefined;
   try {
     const { readOnlineSite } = await import('./online-site.js');
     const read = browser && readerBy(browser);
@@ -59,8 +63,8 @@ export async function openSite(request: SiteRequest, progress?: OnProgress): Pro
   }
 }
 
-const startBrowser = async (): Promise<HeadlessBrowser> =>
-  (await import('../io/browser.js')).HeadlessBrowser.start();
+const startBrowser = async (environment: Environment = {}): Promise<HeadlessBrowser> =>
+  (await import('../io/browser.js')).HeadlessBrowser.start(environment);
 
 const readerBy =
   (browser: HeadlessBrowser): PageReader =>
@@ -76,13 +80,17 @@ const readerBy =
 /** Pages that a browser reads at once. */
 const atOnce = 2;
 
-async function withScripts(site: SiteFolder, progress?: OnProgress): Promise<OpenedSite> {
+async function withScripts(
+  site: SiteFolder,
+  environment: Environment | undefined,
+  progress?: OnProgress,
+): Promise<OpenedSite> {
   const outside = site.pages.find(({ address }) => relative(site.root, address).startsWith('..'));
   if (outside) {
     const advice = 'name with --root the folder that the site is served from';
     throw new DenseGlyphError('call-invalid', 'it lies outside of the root', { file: outside.page }, advice);
   }
-  const browser = await startBrowser();
+  const browser = await startBrowser(environment);
   const { serveFolder } = await import('../io/static-server.js');
   const served = await serveFolder(site.root);
   const read = readerBy(browser);

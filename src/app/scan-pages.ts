@@ -67,7 +67,8 @@ export class PageScanner {
   }
 
   private async scanText(page: SitePage, html: string, isSource = true): Promise<ScannedPage> {
-    const root = readDocument(html, isSource);
+    const lines = !isSource ? 'none' : this.withPlaces ? 'noted' : 'on demand';
+    const root = readDocument(html, lines);
     const base = baseOf(root);
     const source = this.stylesheets.for(page, base);
     const sheets = new Map<SiteElement | undefined, PageSheet[]>();

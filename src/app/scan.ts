@@ -3,16 +3,16 @@ import { boldFrom } from '../core/face/matching.js';
 import { rangeText } from '../core/face/index.js';
 import { parseUnicodeRanges } from '../core/text/parse-ranges.js';
 import { rangesOf, unicodeRangeText } from '../core/text/unicode-ranges.js';
-import type { Finding } from '../findings.js';
 import { writeWhole } from '../io/write-whole.js';
 import { drawnBy, faceRuleOf, type FaceRule } from '../site/usage/declared-faces.js';
-import type { AskedStyle, AskingRule, DrawnPlace, PageFace } from '../site/usage/page-faces.js';
+import type { DrawnPlace, PageFace } from '../site/usage/page-faces.js';
 import type { FontFaceDescriptors } from '../site/css/rules.js';
 import { siteFindings } from '../site/usage/findings/index.js';
 import { addSupplies } from './font-supplies.js';
 import { openSite, type SiteRequest } from './open-site.js';
 import type { OnProgress } from './progress.js';
 import type { ScannedPage } from './scan-pages.js';
+import type { DrawingFace, ScannedFace, ScanResult } from './scan-result.js';
 import { scannedSite } from './scan-threads.js';
 
 export interface ScanRequest extends SiteRequest {
@@ -22,45 +22,7 @@ export interface ScanRequest extends SiteRequest {
   page?: string | undefined;
 }
 
-/** A declared face, as its rule states it. */
-export interface DrawingFace {
-  family: string;
-  weight: string;
-  style: string;
-  url: string;
-}
-
-export interface ScannedFace {
-  asked: AskedStyle;
-  /** null for a local font. */
-  drawnBy: DrawingFace | null;
-  /** What the browser makes up, as no face has it. */
-  faked: ('bold' | 'slant')[];
-  certainty: 'drawn' | 'possible';
-  /** As `unicode-range` writes them. */
-  characters: string;
-  /** OpenType features that styles turn on with it, `font-variation-settings`, and languages of fields that visitors type into. */
-  features?: string[];
-  variations?: string[];
-  typedIn?: string[];
-  /** For each character the first element that draws it with the face, where places are asked for. */
-  places?: DrawnPlace[];
-}
-
-export interface ScanResult {
-  demandVersion: 1;
-  pages: { page: string; languages: string[]; faces: ScannedFace[] }[];
-  faces: {
-    asked: AskedStyle;
-    drawnBy: DrawingFace | null;
-    characters: string;
-    /** Of the file that draws it, where it is at hand. */
-    bytes: number | null;
-    pages: number;
-    rules: AskingRule[];
-  }[];
-  findings: (Finding & { pages: string[] })[];
-}
+export type { DrawingFace, ScannedFace, ScanResult };
 
 /**
  * Says which face draws which characters of a site, who asks for it, and what is wrong.

@@ -48,8 +48,8 @@ export class SiteStylesheets {
         }
         return rules;
       },
-      linked: (address, from, line) =>
-        this.linked(from === page.page ? behindBase(address, base) : address, from, line, page.page),
+      linked: (address, from, place) =>
+        this.linked(from === page.page ? behindBase(address, base) : address, from, place, page.page),
     };
   }
 
@@ -86,16 +86,18 @@ export class SiteStylesheets {
     return checked;
   }
 
-  private async linked(address: string, from: string, line: number, page: string) {
+  /** @param place asked for its line only where there is something to say of it */
+  private async linked(address: string, from: string, place: { readonly line: number }, page: string) {
     const start = this.addresses.get(from) ?? '';
     if (this.site.otherHost(address, start) !== undefined) {
       const kind = from === page ? 'stylesheet' : 'import';
-      this.hosted.add(kind, { kind, url: address, file: from, line }, [page]);
+      this.hosted.add(kind, { kind, url: address, file: from, line: place.line }, [page]);
       return undefined;
     }
     const found = await this.site.addressOf(address, start);
     if (found === undefined) {
       const nearest = this.site.nearest(address, start);
+      const { line } = place;
       const problem = { code: 'stylesheet-missing', url: address, file: from, line, nearest } as const;
       this.problems.add(problem.code, problem, [page]);
       return undefined;
@@ -107,8 +109,8 @@ export class SiteStylesheets {
     for (const one of problems) this.problems.add(one.code, one, [page]);
     for (const one of hosted) this.hosted.add(one.kind, one, [page]);
     const { rules, hasOthers, imports } = read.rules;
-    const declaresOnly = rules.length === 0 && !hasOthers && imports.length === 0;
-    this.linkedSheets.add('sheet', { url: read.file, file: from, line, declaresOnly }, [page]);
+    if (rules.length === 0 && !hasOthers && imports.length === 0)
+      this.linkedSheets.add('sheet', { url: read.file, file: from, line: place.line }, [page]);
     return read;
   }
 

@@ -28,4 +28,5 @@ void run(process.argv.slice(2), {
     return process.stdout.columns ?? 100;
   },
   folder: process.cwd(),
+  environment: process.env,
 }).then((code) => (process.exitCode = code));

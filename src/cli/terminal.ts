@@ -8,6 +8,8 @@ export interface Terminal {
   columns: number;
   /** The folder that the command was called in. */
   folder: string;
+  /** Variables by name. */
+  environment: Readonly<Record<string, string | undefined>>;
   /** Says to the caller that all was done, but that something found falls short. */
   fallShort: () => void;
 }

@@ -1,4 +1,5 @@
 import { existsSync } from 'node:fs';
+import { userInfo } from 'node:os';
 import { delimiter, join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { DenseGlyphError } from '../errors.js';
@@ -12,10 +13,13 @@ const elsewhere = [
   'C:\\Program Files (x86)\\Microsoft\\Edge\\Application\\msedge.exe',
 ];
 
-function findChromium(): string | undefined {
-  const named = process.env.DENSE_GLYPH_CHROMIUM;
+/** Variables by name; `PATH` and `DENSE_GLYPH_CHROMIUM` say where Chromium is. */
+export type Environment = Readonly<Record<string, string | undefined>>;
+
+function findChromium(environment: Environment): string | undefined {
+  const named = environment.DENSE_GLYPH_CHROMIUM;
   if (named) return named;
-  const onPath = (process.env.PATH ?? '')
+  const onPath = (environment.PATH ?? '')
     .split(delimiter)
     .flatMap((folder) => names.map((name) => join(folder, name)));
   return [...onPath, ...elsewhere].find((path) => existsSync(path));
@@ -31,16 +35,16 @@ export class HeadlessBrowser {
   private constructor(private readonly browser: Browser) {}
 
   /** @throws DenseGlyphError `browser-missing` */
-  static async start(): Promise<HeadlessBrowser> {
+  static async start(environment: Environment): Promise<HeadlessBrowser> {
     const { default: puppeteer } = await import('puppeteer-core').catch((cause: unknown) => {
       const advice = 'npm install --save-dev puppeteer-core';
       throw new DenseGlyphError('browser-missing', 'puppeteer-core is not installed', {}, advice, cause);
     });
-    const executablePath = findChromium();
+    const executablePath = findChromium(environment);
     if (executablePath === undefined)
       throw new DenseGlyphError('browser-missing', 'no Chromium was found on PATH');
     // As root, in a container, there is no sandbox to be had.
-    const isRoot = process.getuid?.() === 0;
+    const isRoot = userInfo().uid === 0;
     const args = ['--disable-gpu', '--disable-background-networking', ...(isRoot ? ['--no-sandbox'] : [])];
     const browser = await puppeteer
       .launch({ executablePath, headless: true, args })

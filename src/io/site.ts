@@ -24,7 +24,7 @@ export interface LinkedFile {
 export interface Site {
   pages: readonly SitePage[];
   /** The host that an address leads to, if that isn't the site itself. */
-  otherHost(address: string, from: string): string | undefined;
+  otherHost: (address: string, from: string) => string | undefined;
   /**
    * The file that an address stands for; undefined if it isn't there.
    *

@@ -76,6 +76,7 @@ describe('progress', () => {
     interactive,
     columns: 100,
     folder: '/',
+    environment: {},
     fallShort: () => undefined,
   });
   const progress = {

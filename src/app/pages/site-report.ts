@@ -1,7 +1,7 @@
 import { script as pageScript, style as pageStyle } from '../../browser/built/site-report.js';
 import type { Site } from '../../io/site.js';
 import { decodedStylesheet } from '../../site/html/encoding.js';
-import type { ScanResult } from '../scan.js';
+import type { ScanResult } from '../scan-result.js';
 
 /** Lines of a file around the one that a finding points at. */
 interface SourceLines {

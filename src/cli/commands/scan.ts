@@ -29,7 +29,8 @@ export function configure(command: Command, terminal: Terminal): void {
       const reporter = new Reporter(terminal, options);
       const { root, runScripts, mostPages, page } = options;
       const places = options.trace !== undefined;
-      const request = { site, folder: terminal.folder, root, runScripts, mostPages, places, page };
+      const { folder, environment } = terminal;
+      const request = { site, folder, environment, root, runScripts, mostPages, places, page };
       const result = await scan(request, reporter.onProgress);
       reporter.result(result);
       const width = Math.max(60, Math.min(terminal.columns, 120));

@@ -1,5 +1,4 @@
 import { EnvHttpProxyAgent, interceptors, request, type Dispatcher } from 'undici';
-import { version } from '../../version.js';
 import { limits } from './limits.js';
 
 /** What a URL gave. */
@@ -30,10 +29,12 @@ export class HttpClient {
   });
   private readonly dispatcher = this.agent.compose(...steps);
 
+  constructor(private readonly userAgent: string) {}
+
   /** @throws Error of the network, or for an answer past the limits; a status of failure is an answer too */
   async get(url: string, accept: string): Promise<Fetched> {
     const signal = AbortSignal.timeout(limits.time);
-    const headers = { accept, 'user-agent': `dense-glyph/${version()}` };
+    const headers = { accept, 'user-agent': this.userAgent };
     const {
       statusCode,
       headers: answered,

@@ -343,11 +343,15 @@ function setValue(
 export function isSameStyle(a: ComputedStyle, b: ComputedStyle): boolean {
   for (const key in a) {
     const [one, other] = [a[key as keyof ComputedStyle], b[key as keyof ComputedStyle]];
-    if (one === other) continue;
-    if (one instanceof Map && other instanceof Map ? !isSameMap(one, other) : String(one) !== String(other))
-      return false;
+    if (one !== other && !isSameValue(one, other)) return false;
   }
   return true;
+}
+
+/** Of those values that aren't compared by themselves: lists and maps. */
+function isSameValue(a: unknown, b: unknown): boolean {
+  if (a instanceof Map && b instanceof Map) return isSameMap(a, b);
+  return Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((one, i) => one === b[i]);
 }
 
 function isSameMap(a: ReadonlyMap<unknown, unknown>, b: ReadonlyMap<unknown, unknown>): boolean {

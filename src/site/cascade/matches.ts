@@ -22,7 +22,7 @@ interface Path {
 }
 
 /** Pages of a template have the same paths; of pages that have little in common they would grow for ever. */
-const mostPaths = 50_000;
+const mostPaths = 25_000;
 
 const noNames: ReadonlySet<string> = new Set();
 

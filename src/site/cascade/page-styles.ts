@@ -30,14 +30,17 @@ export class StyleCache {
     if (!inside) this.known.set(parent, (inside = new Map<string, StyledElement>()));
     let styled = inside.get(key);
     if (!styled) {
-      styled = make();
+      const made = make();
+      styled = made;
       for (const other of inside.values()) {
         if (!isSame(styled, other)) continue;
         styled = other;
         break;
       }
       inside.set(key, styled);
-      if (++this.size > mostStyles) this.clear();
+      // What is there already costs little more than its key.
+      this.size += styled === made ? 1 : 0.1;
+      if (this.size > mostStyles) this.clear();
     }
     return styled;
   }
@@ -70,7 +73,7 @@ function isSame(a: StyledElement, b: StyledElement): boolean {
 }
 
 /** Each holds a kilobyte or so. */
-const mostStyles = 50_000;
+const mostStyles = 20_000;
 
 const noPseudo: ReadonlyMap<string, ComputedStyle> = new Map();
 
@@ -116,11 +119,11 @@ export class PageStyles {
     return this.cache.for(parent, this.keyOf(set, element, presentation), make);
   }
 
-  private keyOf({ number, conditions }: RuleSet, { line }: SiteElement, { inline, face }: Presentation) {
+  private keyOf({ number, conditions }: RuleSet, element: SiteElement, { inline, face }: Presentation) {
     let key = `${number}`;
     for (const condition of conditions) key += this.holding[condition] ? '+' : '-';
-    if (inline !== undefined) key += `|${this.file} ${line} ${inline}`;
-    if (face !== undefined) key += `|${this.file} ${line} ${face}`;
+    if (inline !== undefined) key += `|${this.file} ${element.line} ${inline}`;
+    if (face !== undefined) key += `|${this.file} ${element.line} ${face}`;
     return key;
   }
 
@@ -172,8 +175,10 @@ export class PageStyles {
     return ranked;
   }
 
-  private presented({ line }: SiteElement, { inline, face }: Presentation): Ranked[] {
+  private presented(element: SiteElement, { inline, face }: Presentation): Ranked[] {
+    if (inline === undefined && face === undefined) return [];
     const ranked: Ranked[] = [];
+    const { line } = element;
     const steps = Infinity;
     if (face !== undefined) {
       const place = { file: this.file, line, selector: '<font face>' };

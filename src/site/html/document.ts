@@ -1,55 +1,64 @@
 // HTML: documents as trees, with where each element stands in the source
 
 import { parse } from 'parse5';
+import type { SiteElement, SiteNode, SiteText } from './tree.js';
 import { treeBuilding, type BuiltElement } from './tree-building.js';
 
-export interface SiteElement {
-  kind: 'element';
-  /** In small letters; as written in foreign content. */
-  name: string;
-  attributes: ReadonlyMap<string, string>;
-  parent: SiteElement | undefined;
-  children: SiteNode[];
-  /** Elements among the children, in order, and which of them this one is, from 0. */
-  elements: SiteElement[];
-  index: number;
-  /** Line in the source, from 1; 0 for what the parser added. */
-  line: number;
-  /** Set of class names. */
-  classes: ReadonlySet<string>;
-  /** A declarative shadow root. */
-  shadow?: SiteElement | undefined;
-  /** Of the root of a shadow tree. */
-  host?: SiteElement | undefined;
-  /** The slot of the parent's shadow tree that the element is put into. */
-  slot?: SiteElement | undefined;
-  /** Of a slot in a shadow tree: what is put into it. */
-  assigned?: SiteNode[] | undefined;
-}
-
-export interface SiteText {
-  kind: 'text';
-  text: string;
-  line: number;
-}
-
-export type SiteNode = SiteElement | SiteText;
+export type { SiteElement, SiteNode, SiteText };
 
 /** How deep elements may lie in each other; deeper ones are left out, as browsers give up at about as many. */
 const deepest = 512;
 
-/** The root element of a page, with the lines of elements if they are asked for. Comments, processing instructions and the content of templates are left out. */
-export function readDocument(html: string, hasLines = true): SiteElement {
-  const document = parse(html, { sourceCodeLocationInfo: hasLines, treeAdapter: treeBuilding() });
-  const root = document.children.find(
-    (node) => node.kind === 'element' && node.name === 'html',
-  ) as BuiltElement;
+/** Which lines elements stand in: asked for at once, when somebody needs one, or never. */
+export type Lines = 'noted' | 'on demand' | 'none';
+
+/** What styles in a page itself look like; whoever asks for them asks for their lines. */
+const ownStyles = /\sstyle\s*=|<style|<font\b/i;
+
+/**
+ * The root element of a page. Comments, processing instructions and the content of templates are left out.
+ *
+ * @param lines to note lines takes longer than to read the page; on demand, a page without styles of its own is read again
+ * where one is asked for
+ */
+export function readDocument(html: string, lines: Lines = 'on demand'): SiteElement {
+  const isNoted = lines === 'noted' || (lines === 'on demand' && ownStyles.test(html));
+  const root = builtRoot(html, isNoted);
+  if (lines === 'on demand' && !isNoted) {
+    let known: number[] | undefined;
+    const of = (number: number) => (known ??= linesIn(html))[number] ?? 0;
+    number(root, (element) => (element.lines = { of }));
+  }
+  return root;
+}
+
+function builtRoot(html: string, isNoted: boolean): BuiltElement {
+  const document = parse(html, { sourceCodeLocationInfo: isNoted, treeAdapter: treeBuilding() });
+  const isRoot = (node: SiteNode): node is BuiltElement => node.kind === 'element' && node.name === 'html';
+  const root = document.children.find(isRoot)!;
   root.parent = undefined;
   settle(root, 1);
   return root;
 }
 
-/** Numbers the elements in an element, and takes templates out: a shadow root hangs on its host. */
+function linesIn(html: string): number[] {
+  const lines: number[] = [];
+  number(builtRoot(html, true), ({ number: at, ownLine }) => (lines[at] = ownLine));
+  return lines;
+}
+
+/** Numbers the elements of a document, which is the same each time that it is read. */
+function number(root: BuiltElement, visit: (element: BuiltElement) => void): void {
+  let count = 0;
+  for (const tree of treesWithin(root)) {
+    for (const element of elementsWithin(tree) as Iterable<BuiltElement>) {
+      element.number = count++;
+      visit(element);
+    }
+  }
+}
+
+/** Counts the elements in an element, and takes templates out: a shadow root hangs on its host. */
 function settle(element: BuiltElement, depth: number): void {
   if (depth > deepest) element.children = [];
   let hasTemplates = false;

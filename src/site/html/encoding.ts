@@ -41,9 +41,10 @@ export async function decodedPage(path: string, bytes: Uint8Array, charset?: str
  * is named, or makes no difference.
  */
 export function asUnnamedEncoding(bytes: Uint8Array): string | undefined {
-  if (markedEncoding(bytes) || bytes.every((byte) => byte < 0x80)) return undefined;
   const start = Buffer.from(bytes.subarray(0, namedWithin)).toString('latin1');
-  return /charset\s*=/i.test(start) ? undefined : decodedBy(new TextDecoder('windows-1252'), bytes);
+  if (markedEncoding(bytes) || /charset\s*=/i.test(start)) return undefined;
+  const isPlain = bytes.every((byte) => byte < 0x80);
+  return isPlain ? undefined : decodedBy(new TextDecoder('windows-1252'), bytes);
 }
 
 /**

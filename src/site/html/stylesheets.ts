@@ -12,7 +12,7 @@ export interface LinkedSheet {
 /** Where stylesheets are had from. Reading is up to whoever knows the files. */
 export interface StylesheetSource {
   /** What a link in a file stands for; undefined where it isn't there, which is told. */
-  linked(address: string, from: string, line: number): Promise<LinkedSheet | undefined>;
+  linked(address: string, from: string, place: { readonly line: number }): Promise<LinkedSheet | undefined>;
   /** The rules of a style element. */
   inline(css: string, file: string, line: number): StyleRules;
 }
@@ -44,7 +44,7 @@ export async function stylesheetsOf(
     } else if (element.name === 'link') {
       const address = element.attributes.get('href');
       if (address === undefined || !isStylesheet(element)) continue;
-      const sheet = await source.linked(address, file, element.line);
+      const sheet = await source.linked(address, file, element);
       // Loaded as one that doesn't block, and switched on by its own script.
       const isSwitched = /media/.test(element.attributes.get('onload') ?? '');
       if (sheet) await addSheet(found, sheet.rules, isSwitched ? [] : conditions, '', source, [sheet.file]);
@@ -75,7 +75,7 @@ async function addSheet(
 ): Promise<void> {
   if (layer !== '') found.sheets.push({ origin: 'author', rules: [], conditions: [], layers: [], layer });
   for (const one of rules.imports) {
-    const sheet = await source.linked(one.url, one.file, one.line);
+    const sheet = await source.linked(one.url, one.file, one);
     if (!sheet || within.includes(sheet.file) || within.length >= deepest) continue;
     const inner = [layer, one.layer].filter(Boolean).join('.');
     await addSheet(found, sheet.rules, [...conditions, ...one.conditions], inner, source, [

@@ -1,11 +1,11 @@
 import type { Token, TreeAdapter, TreeAdapterTypeMap } from 'parse5';
-import type { SiteElement, SiteNode, SiteText } from './document.js';
+import type { SiteElement, SiteNode, SiteText } from './tree.js';
 
 type Attribute = Token.Attribute;
 type Namespace = ReturnType<TreeAdapter['getNamespaceURI']>;
 type Mode = ReturnType<TreeAdapter['getDocumentMode']>;
 
-/** A node while the parser works; comments are kept out of the tree. */
+/** A text while the parser works; comments are kept out of the tree. */
 export interface BuiltText extends SiteText {
   parent: BuiltElement | undefined;
 }
@@ -17,7 +17,11 @@ export class BuiltElement implements SiteElement {
   children: (BuiltElement | BuiltText)[] = [];
   elements: SiteElement[] = [];
   index = 0;
-  line = 0;
+  /** As the parser says, where it notes lines. */
+  ownLine = 0;
+  /** Its place among the elements of the document, and what knows their lines otherwise. */
+  number = 0;
+  lines: { of(number: number): number } | undefined;
   shadow: SiteElement | undefined;
   host: SiteElement | undefined;
   slot: SiteElement | undefined;
@@ -32,6 +36,10 @@ export class BuiltElement implements SiteElement {
     readonly source: Attribute[],
   ) {
     this.attributes = attributesOf(source);
+  }
+
+  get line(): number {
+    return this.lines?.of(this.number) ?? this.ownLine;
   }
 
   get classes(): ReadonlySet<string> {
@@ -78,10 +86,10 @@ function insert(parent: BuiltElement, node: Node, at: number): void {
 function insertText(parent: BuiltElement, text: string, at: number): void {
   const before = parent.children[at - 1];
   if (before?.kind === 'text') before.text += text;
-  else insert(parent, { kind: 'text', text, line: 0, parent }, at);
+  else insert(parent, { kind: 'text', text, parent }, at);
 }
 
-const note = (): BuiltText => ({ kind: 'text', text: '', line: 0, parent: undefined });
+const note = (): BuiltText => ({ kind: 'text', text: '', parent: undefined });
 const position = (parent: BuiltElement, reference: Node): number => parent.children.indexOf(reference);
 
 /**
@@ -95,7 +103,7 @@ export function treeBuilding(): TreeAdapter<Types> {
     createDocumentFragment: () => container('#fragment'),
     createElement: (name, namespace, attributes) => new BuiltElement(name, namespace, attributes),
     createCommentNode: note,
-    createTextNode: (text) => ({ kind: 'text', text, line: 0, parent: undefined }),
+    createTextNode: (text) => ({ kind: 'text', text, parent: undefined }),
     setDocumentType: () => undefined,
     setDocumentMode: (_, value) => (mode = value),
     getDocumentMode: () => mode,
@@ -131,7 +139,7 @@ export function treeBuilding(): TreeAdapter<Types> {
     isDocumentTypeNode: (_): _ is BuiltText => false,
     isElementNode: (node): node is BuiltElement => node.kind === 'element',
     setNodeSourceCodeLocation(node, location) {
-      if (node && location) node.line = location.startLine;
+      if (node?.kind === 'element' && location) node.ownLine = location.startLine;
     },
     getNodeSourceCodeLocation: () => undefined,
     updateNodeSourceCodeLocation: () => undefined,

@@ -4,7 +4,7 @@ import { initialStyle, type ComputedStyle } from '../cascade/computed.js';
 import type { PageStyles, StyledElement } from '../cascade/page-styles.js';
 import { languageOf } from '../css/selectors/index.js';
 import { elementsWithin, ownText, type SiteElement, type SiteNode } from '../html/document.js';
-import { Counters, contentText, markerText } from './generated-content.js';
+import { Counters, contentText, isShape, markerText } from './generated-content.js';
 import { isTextTransform, transformedPiece } from './transformed-text.js';
 
 /** A piece of text as it is drawn. */
@@ -164,7 +164,8 @@ class TextWalk {
 
   private sayBefore(element: SiteElement, group: StyledGroup): void {
     const { style } = group.styled;
-    if (style.display === 'list-item') {
+    const hasMarker = !isShape(style.listStyle) || group.styled.pseudo.has('marker');
+    if (style.display === 'list-item' && hasMarker) {
       const say = this.sayer(element, group);
       for (const i of this.distinct(element, group)) sayMarker(group.styled, element, this.counters[i], say);
     }

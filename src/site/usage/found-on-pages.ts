@@ -13,15 +13,13 @@ export interface SiteProblem {
   nearest?: string | undefined;
 }
 
-/** A stylesheet that pages lead to. */
+/** A stylesheet that does nothing but declare faces. */
 export interface LinkedStylesheet {
   /** As the user would write it. */
   url: string;
   /** What leads to it. */
   file: string;
   line: number;
-  /** Whether it does nothing but declare faces. */
-  declaresOnly: boolean;
 }
 
 export type OnPages<Found> = Found & { pages: string[] };

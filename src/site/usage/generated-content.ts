@@ -152,6 +152,9 @@ const shapes: ReadonlySet<string> = new Set([
   'none',
 ]);
 
+/** Whether a marker is a shape, or nothing. */
+export const isShape = (listStyle: string): boolean => shapes.has(listStyle);
+
 /** The marker of a list item. */
 export function markerText(listStyle: string, value: number): string {
   const [token] = tokensOf(listStyle);

@@ -29,10 +29,10 @@ export function hostedReferences(
 ): HostedReference[] {
   const found: HostedReference[] = [];
   for (const element of elementsWithin(root)) {
-    const { name, attributes, line } = element;
+    const { name, attributes } = element;
     if (name === 'script') {
       for (const url of addressesOf(element)) {
-        if (otherHost(url) !== undefined) found.push({ kind: 'script', url, file, line });
+        if (otherHost(url) !== undefined) found.push({ kind: 'script', url, file, line: element.line });
       }
     }
     const url = attributes.get('href');
@@ -40,7 +40,7 @@ export function hostedReferences(
     const words = attributes.get('rel')?.toLowerCase().split(/\s+/) ?? [];
     const kind = kinds.find((one) => words.includes(one));
     if (kind === undefined || (kind === 'preload' && attributes.get('as') !== 'font')) continue;
-    found.push({ kind, url, file, line });
+    found.push({ kind, url, file, line: element.line });
   }
   return found;
 }

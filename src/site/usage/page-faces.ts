@@ -268,18 +268,18 @@ class FaceCollector {
 }
 
 /** Keys of a style that turn features on, each with its property. */
-const featureKeys = {
-  featureSettings: 'font-feature-settings',
-  caps: 'font-variant-caps',
-  variantLigatures: 'font-variant-ligatures',
-  variantAlternates: 'font-variant-alternates',
-  variantNumeric: 'font-variant-numeric',
-  variantEastAsian: 'font-variant-east-asian',
-  variantPosition: 'font-variant-position',
-} as const;
+const featureKeys = [
+  ['featureSettings', 'font-feature-settings'],
+  ['caps', 'font-variant-caps'],
+  ['variantLigatures', 'font-variant-ligatures'],
+  ['variantAlternates', 'font-variant-alternates'],
+  ['variantNumeric', 'font-variant-numeric'],
+  ['variantEastAsian', 'font-variant-east-asian'],
+  ['variantPosition', 'font-variant-position'],
+] as const;
 
 function noteFeatures({ features, variations }: PageFace, style: ComputedStyle): void {
-  for (const [key, property] of Object.entries(featureKeys) as [keyof typeof featureKeys, string][]) {
+  for (const [key, property] of featureKeys) {
     if (style[key] === 'normal') continue;
     for (const tag of featuresOfStyle(property, tokensOf(style[key]))) features.add(tag);
   }

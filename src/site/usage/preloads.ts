@@ -15,12 +15,13 @@ export interface Preload {
 /** Fonts that a page preloads. @param file the page */
 export function preloadsOf(root: SiteElement, file: string): Omit<Preload, 'address'>[] {
   const found: Omit<Preload, 'address'>[] = [];
-  for (const { name, attributes, line } of elementsWithin(root)) {
+  for (const element of elementsWithin(root)) {
+    const { name, attributes } = element;
     const url = attributes.get('href');
     const words = attributes.get('rel')?.toLowerCase().split(/\s+/) ?? [];
     if (name !== 'link' || url === undefined || !words.includes('preload')) continue;
     if (attributes.get('as')?.toLowerCase() !== 'font') continue;
-    found.push({ url, file, line, hasCrossorigin: attributes.has('crossorigin') });
+    found.push({ url, file, line: element.line, hasCrossorigin: attributes.has('crossorigin') });
   }
   return found;
 }

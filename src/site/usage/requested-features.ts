@@ -76,9 +76,13 @@ export function requestedFeatures(
 
 /** Features that one value of `font-feature-settings`, `font-variant` or a longhand of it turns on. */
 export const featuresOfStyle = (property: string, value: readonly Token[]): string[] =>
-  featuresOf({ property, value, atRule: '' } as unknown as Declaration);
+  featuresOf({ property, value: [...value], atRule: '' });
 
-function featuresOf({ property, value, atRule }: Declaration): string[] {
+function featuresOf({
+  property,
+  value,
+  atRule,
+}: Pick<Declaration, 'property' | 'value' | 'atRule'>): string[] {
   const ofNames = featuresOfNames.get(atRule);
   if (ofNames)
     return value.flatMap(({ type, text }) => (type === tokenTypes.Number ? ofNames(Number(text)) : []));

@@ -58,9 +58,9 @@ export interface Compiling {
   specificity: [number, number, number];
   traits: Traits;
   outer: Outer;
-  compile(selector: Selector, outer: Outer): CompiledSelector;
+  compile: (selector: Selector, outer: Outer) => CompiledSelector;
   /** Takes over what selectors inside of it look at, and the highest specificity of them. */
-  include(selectors: readonly CompiledSelector[], isSpecific?: boolean): void;
+  include: (selectors: readonly CompiledSelector[], isSpecific?: boolean) => void;
   /** Noted by `:scope` and `&`. */
   namesScope: boolean;
   reach: CompiledSelector['reach'];

@@ -2,7 +2,7 @@ import { finding } from '../../../findings.js';
 import { drawnBy, type FaceRule } from '../declared-faces.js';
 import type { LinkedStylesheet, OnPages } from '../found-on-pages.js';
 import type { Collector } from './collector.js';
-import type { PageDemand } from './index.js';
+import type { PageDemand } from './demand.js';
 
 /** A rule that declares a face, with the pages that have it. */
 interface Declared {
@@ -62,9 +62,9 @@ function unneededSheets(
   collected: Collector,
 ): Set<string> {
   const found = new Set<string>();
-  for (const { url, file, line, declaresOnly, pages } of sheets) {
+  for (const { url, file, line, pages } of sheets) {
     const own = all.filter(({ rule }) => rule.rule.file === url);
-    if (!declaresOnly || own.length === 0 || own.some(({ drawnOn }) => drawnOn.size > 0)) continue;
+    if (own.length === 0 || own.some(({ drawnOn }) => drawnOn.size > 0)) continue;
     found.add(url);
     const families = [...new Set(own.map(({ rule }) => rule.family))].join(', ');
     const message = `${url} only declares ${families}, and no page draws ${own.length === 1 ? 'it' : 'any of it'}`;

@@ -1,36 +1,13 @@
 /** What is wrong on a site, each with the rule or the line to change. */
 import { finding } from '../../../findings.js';
-import type { FaceRule } from '../declared-faces.js';
-import type { LinkedStylesheet, OnPages, SiteProblem } from '../found-on-pages.js';
-import type { HostedReference } from '../hosted-references.js';
-import type { PageFace } from '../page-faces.js';
-import type { Preload } from '../preloads.js';
 import { fakedStyles, LackingCharacters, undeclaredFamily } from './asked-faces.js';
 import { Collector, type SiteFinding } from './collector.js';
+import type { FoundOnSite, PageDemand } from './demand.js';
 import { declaredRules } from './declared-rules.js';
 import { hostedReference, missingFile } from './files.js';
 import { preloadedFonts } from './preloaded-fonts.js';
 
-export type { SiteFinding };
-
-/** A page with the faces that it asks for and the rules that declare some. */
-export interface PageDemand {
-  page: string;
-  faces: ReadonlyMap<string, PageFace>;
-  rules: readonly FaceRule[];
-  preloads: readonly Preload[];
-  /** Scripts of a page that has hardly any text without them. */
-  scripts: number;
-  /** Whether browsers know how to read it. */
-  isEncodingNamed: boolean;
-}
-
-/** What was found while pages were read. */
-export interface FoundOnSite {
-  problems: readonly OnPages<SiteProblem>[];
-  hosted: readonly OnPages<HostedReference>[];
-  sheets: readonly OnPages<LinkedStylesheet>[];
-}
+export type { FoundOnSite, PageDemand, SiteFinding };
 
 /** All that is found on a site, the gravest first. */
 export function siteFindings(pages: readonly PageDemand[], found: FoundOnSite): SiteFinding[] {

@@ -1,7 +1,7 @@
 import { finding } from '../../../findings.js';
 import { drawnBy } from '../declared-faces.js';
 import type { Collector } from './collector.js';
-import type { PageDemand } from './index.js';
+import type { PageDemand } from './demand.js';
 
 const withoutQuery = (url: string) => url.replace(/[?#].*$/s, '');
 const nameOf = (url: string) => withoutQuery(url).replace(/^.*\//s, '');

@@ -1,0 +1,24 @@
+import type { FaceRule } from '../declared-faces.js';
+import type { LinkedStylesheet, OnPages, SiteProblem } from '../found-on-pages.js';
+import type { HostedReference } from '../hosted-references.js';
+import type { PageFace } from '../page-faces.js';
+import type { Preload } from '../preloads.js';
+
+/** A page with the faces that it asks for and the rules that declare some. */
+export interface PageDemand {
+  page: string;
+  faces: ReadonlyMap<string, PageFace>;
+  rules: readonly FaceRule[];
+  preloads: readonly Preload[];
+  /** Scripts of a page that has hardly any text without them. */
+  scripts: number;
+  /** Whether browsers know how to read it. */
+  isEncodingNamed: boolean;
+}
+
+/** What was found while pages were read. */
+export interface FoundOnSite {
+  problems: readonly OnPages<SiteProblem>[];
+  hosted: readonly OnPages<HostedReference>[];
+  sheets: readonly OnPages<LinkedStylesheet>[];
+}
