@@ -1,7 +1,7 @@
 import { Command, CommanderError } from 'commander';
 import { DenseGlyphError } from '../errors.js';
 import { version } from '../version.js';
-import { commands } from './commands/index.js';
+import { commands } from './commands.js';
 import { safeLine } from './safe-text.js';
 import type { Terminal } from './terminal.js';
 

@@ -48,6 +48,8 @@ function watch() {
 if (process.argv.includes('--watch')) watch();
 else {
   removeStale();
+  const { writeLists } = await import('./lists.mjs');
+  writeLists();
   const { status } = spawnSync(process.execPath, [compiler, '-b'], { cwd: root, stdio: ['ignore', 2, 2] });
   if (status !== 0) process.exit(status ?? 1);
   await assemble();

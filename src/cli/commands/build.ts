@@ -4,6 +4,10 @@ import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import { kitLines } from '../views/kit.js';
 
+export const summary = 'make the kit that the config describes';
+/** In the order of the work. */
+export const order = 60;
+
 interface BuildOptions extends CommonOptions {
   config?: string;
 }

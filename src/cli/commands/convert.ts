@@ -7,6 +7,10 @@ import type { CommonOptions, Terminal } from '../terminal.js';
 import { conversionLines } from '../views/convert.js';
 import { readFormats, required } from './options.js';
 
+export const summary = 'convert font files between woff2, woff, ttf, otf, eot and svg';
+/** In the order of the work. */
+export const order = 20;
+
 interface ConvertOptions extends CommonOptions {
   to?: string;
   out?: string;

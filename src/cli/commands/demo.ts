@@ -8,6 +8,10 @@ import type { CommonOptions, Terminal } from '../terminal.js';
 import { kitLines } from '../views/kit.js';
 import { count } from '../views/words.js';
 
+export const summary = 'run the whole of it on the sample site';
+/** In the order of the work. */
+export const order = 90;
+
 interface DemoOptions extends CommonOptions {
   out?: string;
   serve?: boolean;

@@ -5,6 +5,10 @@ import type { CommonOptions, Terminal } from '../terminal.js';
 import { sizeText } from '../views/words.js';
 import { familyLines, fontLines, tableLines, woff2Line } from '../views/inspect.js';
 
+export const summary = 'describe font files: names, coverage, features, licence, weight, trouble';
+/** In the order of the work. */
+export const order = 10;
+
 interface InspectOptions extends CommonOptions {
   weigh?: boolean;
   page?: string;

@@ -5,6 +5,10 @@ import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import { scanLines, traceLines } from '../views/scan.js';
 
+export const summary = 'say which face draws which characters of a site, who asks for it, and what is wrong';
+/** In the order of the work. */
+export const order = 40;
+
 interface ScanOptions extends CommonOptions {
   root?: string;
   runScripts?: true;

@@ -8,6 +8,10 @@ import type { CommonOptions, Terminal } from '../terminal.js';
 import type { CharacterNames } from '../views/subset.js';
 import { readFormats, required } from './options.js';
 
+export const summary = 'cut fonts down to the characters and features that a site needs';
+/** In the order of the work. */
+export const order = 30;
+
 interface SubsetOptions extends CommonOptions {
   out?: string;
   to: string;

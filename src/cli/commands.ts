@@ -1,33 +1,36 @@
-import type { Command } from 'commander';
-import type { Terminal } from '../terminal.js';
-
-/** What a command's file exports: it adds arguments, options and the action. */
-export interface CommandModule {
-  configure(command: Command, terminal: Terminal): void;
-}
+// Written by tools/build/lists.mjs from the files in src/cli/commands.
+import type { CommandModule } from './command-module.js';
 
 /** Every command, with its code loaded only when it runs. */
 export const commands: readonly { name: string; summary: string; load: () => Promise<CommandModule> }[] = [
   {
     name: 'inspect',
     summary: 'describe font files: names, coverage, features, licence, weight, trouble',
-    load: () => import('./inspect.js'),
+    load: () => import('./commands/inspect.js'),
   },
   {
     name: 'convert',
     summary: 'convert font files between woff2, woff, ttf, otf, eot and svg',
-    load: () => import('./convert.js'),
+    load: () => import('./commands/convert.js'),
   },
   {
     name: 'subset',
     summary: 'cut fonts down to the characters and features that a site needs',
-    load: () => import('./subset.js'),
+    load: () => import('./commands/subset.js'),
   },
   {
     name: 'scan',
     summary: 'say which face draws which characters of a site, who asks for it, and what is wrong',
-    load: () => import('./scan.js'),
+    load: () => import('./commands/scan.js'),
   },
-  { name: 'build', summary: 'make the kit that the config describes', load: () => import('./build.js') },
-  { name: 'demo', summary: 'run the whole of it on the sample site', load: () => import('./demo.js') },
+  {
+    name: 'build',
+    summary: 'make the kit that the config describes',
+    load: () => import('./commands/build.js'),
+  },
+  {
+    name: 'demo',
+    summary: 'run the whole of it on the sample site',
+    load: () => import('./commands/demo.js'),
+  },
 ];
