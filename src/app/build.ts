@@ -14,6 +14,7 @@ import { planKit } from '../kit/plan.js';
 import { reachOf } from '../kit/reach.js';
 import { version } from '../version.js';
 import { Steps, type OnProgress } from './progress.js';
+import { planByDemand } from './site-demand.js';
 
 export interface BuildRequest {
   /** What paths start from, and how they are shown. */
@@ -57,7 +58,7 @@ export async function buildKit(
 ): Promise<{ folder: string; changed: boolean; manifest: Manifest }> {
   const sources: Source[][] = [];
   for (const { files } of config.families) sources.push(await openSources(files, base));
-  const plan = planKit(config, sources);
+  const plan = await planByDemand(planKit(config, sources), config, base, progress);
   const faces = plan.families.flatMap((family) => family.faces);
   const steps = new Steps(
     'making the kit',

@@ -1,6 +1,6 @@
 // The keys of the config, each with what it is for: types, checks, defaults and the JSON Schema for editors follow from them.
 
-import { array, mixed, object, string, type InferType } from 'yup';
+import { array, boolean, mixed, object, string, type InferType } from 'yup';
 import type { FontDisplay, Range, Slope } from '../core/face/index.js';
 import { slug } from '../core/face/slug.js';
 
@@ -27,6 +27,10 @@ const facePattern = /^\d{1,4}( (normal|italic|oblique))?$/;
 
 const isWeight = (value: unknown): value is number =>
   typeof value === 'number' && value >= 1 && value <= 1000;
+
+const rangePart = /^\s*u\+[0-9a-f?]{1,6}(-[0-9a-f]{1,6})?\s*$/i;
+const isRanges = (value: string | undefined): boolean =>
+  value === undefined || value.split(',').every((part) => rangePart.test(part));
 
 const oneOrMore = (_: unknown, original: unknown): unknown =>
   original === undefined || Array.isArray(original) ? original : [original];
@@ -57,6 +61,20 @@ const isPreloadChoice = (value: unknown): value is PreloadChoice =>
   value === 'auto' ||
   value === 'none' ||
   (Array.isArray(value) && value.every((face) => facePattern.test(String(face))));
+
+/** Which characters faces are cut to. */
+const charactersSchema = object({
+  fromSite: boolean().meta(
+    describedBy({
+      description: 'Whether what the pages draw is kept; yes, if left out, where the site has pages.',
+    }),
+  ),
+  languages: listOfTexts('Languages whose characters are kept too (BCP 47).'),
+  ranges: string()
+    .test('ranges', 'write ranges as unicode-range does, as in "U+2190-2199"', isRanges)
+    .meta(describedBy({ description: 'Ranges that are kept too, as unicode-range writes them.' })),
+  also: string().meta(describedBy({ description: 'Characters that are kept too.' })),
+});
 
 const familySchema = object({
   family: string()
@@ -117,6 +135,9 @@ const familySchema = object({
         },
       }),
     ),
+  characters: charactersSchema
+    .default(undefined)
+    .meta(describedBy({ description: 'Which characters its faces are cut to; the kit’s, if left out.' })),
   rights: string().meta(
     describedBy({ description: 'Who says that the family may be used; goes into the ledger.' }),
   ),
@@ -126,6 +147,7 @@ const siteSchema = object({
   root: string()
     .required('name the folder that is served as the site')
     .meta(describedBy({ description: 'The folder that is served as the site.' })),
+  pages: listOfTexts('Its pages, as globs below the root; all, if left out.'),
 });
 
 const outputSchema = object({
@@ -144,6 +166,18 @@ export const configSchema = object({
     .required('say where the kit goes: output: { folder: … }')
     .meta(describedBy({ description: 'The folder that is published.' })),
   reach: listOfTexts('The browsers to be served: browserslist queries; the project’s own list if left out.'),
+  characters: charactersSchema
+    .default(undefined)
+    .meta(describedBy({ description: 'Which characters faces are cut to.' })),
+  rest: string()
+    .oneOf(['keep', 'drop'] as const, 'write keep or drop')
+    .default('keep' as const)
+    .meta(
+      describedBy({
+        description:
+          'What a face has beyond: keep it as a second part that most visits never fetch, or drop it.',
+      }),
+    ),
   families: array(familySchema.required())
     .min(1, 'list at least one family')
     .required('list the families to ship: families: [ … ]')
@@ -156,9 +190,6 @@ export type FamilyConfig = KitConfig['families'][number];
 
 /** Keys of the full design that this version doesn't act on; ignoring them silently would mislead. */
 export const laterKeys: Readonly<Record<string, string>> = {
-  pages: 'this version reads no pages',
-  characters: 'this version ships whole fonts, not subsets',
-  rest: 'this version ships whole fonts, not subsets',
   budget: 'this version sets no budgets',
   arrive: 'this version has no arrival groups',
 };

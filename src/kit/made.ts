@@ -6,6 +6,8 @@ import type { Reach, ReachedFormat } from './reach.js';
 export interface Part {
   /** Path inside the kit: `faces/….woff2`. */
   file: string;
+  /** All of the face, what the site draws, or what is beyond. */
+  name: 'full' | 'site' | 'rest';
   format: ReachedFormat['format'];
   bytes: Uint8Array;
   sha256: string;
@@ -17,8 +19,12 @@ export interface Part {
 }
 
 export interface MadeFace extends PlannedFace {
-  /** The WOFF2 file. */
+  /** The WOFF2 file that pages fetch. */
   part: Part;
+  /** What the face has beyond, as WOFF2. */
+  rest?: Part | undefined;
+  /** Why it isn't cut to what the site draws. */
+  wholeReason?: string | undefined;
   /** The same in other formats, for browsers that ask for them; the better ones first. */
   older: Part[];
 }
@@ -37,6 +43,7 @@ export interface KitAddress {
 
 export interface MadeKit {
   families: MadeFamily[];
+  leftOut: { family: string; face: string }[];
   reach: Reach;
   address: KitAddress;
   /** The licence texts that go with it: their path in the kit, and the source that each came from. */

@@ -10,7 +10,7 @@ import type { KitPlan, PlannedFace } from './plan.js';
 import type { KitAddress, MadeFace, MadeFamily, MadeKit } from './made.js';
 import { inFile } from '../errors.js';
 import { atOnce } from './at-once.js';
-import { makePart } from './part.js';
+import { cutParts, makePart } from './part.js';
 import type { Reach, ReachedFormat } from './reach.js';
 
 export interface KitRequest {
@@ -52,10 +52,11 @@ export async function makeKit({
     ...family,
     faces: family.faces.map((face) => made[planned.indexOf(face)]),
   }));
-  const kit: MadeKit = { families, reach, address, licences: new Map(), files: new Map() };
+  const { leftOut = [] } = plan;
+  const kit: MadeKit = { families, leftOut, reach, address, licences: new Map(), files: new Map() };
   for (const { faces } of families) {
-    for (const { part, older } of faces) {
-      for (const { file, bytes } of [part, ...older]) kit.files.set(file, bytes);
+    for (const { part, rest, older } of faces) {
+      for (const { file, bytes } of [part, ...(rest ? [rest] : []), ...older]) kit.files.set(file, bytes);
     }
   }
   addLicences(kit);
@@ -70,10 +71,16 @@ export async function makeKit({
   return { files: kit.files, manifest };
 }
 
+/** Browsers that take older formats know no unicode-range, and would fetch every part. */
+const olderNeedWhole = { wholeReason: 'browsers to be served take older formats, and know no parts' };
+
 function makeFace(face: PlannedFace, formats: readonly ReachedFormat[]): Promise<MadeFace> {
   return inFile(face.source.path, async () => {
+    const isModern = formats.every(({ format }) => format === 'woff2');
+    const cut = face.wanted && (isModern ? await cutParts(face, face.wanted) : olderNeedWhole);
+    if (cut && 'part' in cut) return { ...face, ...cut, older: [] };
     const [part, ...older] = await Promise.all(formats.map(({ format }) => makePart(face, format)));
-    return { ...face, part, older };
+    return { ...face, part, older, wholeReason: cut?.wholeReason };
   });
 }
 

@@ -2,37 +2,105 @@ import { writeFont, type FontFormat } from '../core/containers/index.js';
 import { toTrueType } from '../core/outlines/index.js';
 import { linkStyle } from '../core/sfnt/link-style.js';
 import { fontOf, type Font } from '../core/sfnt/font.js';
-import { cmap } from '../core/tables/index.js';
-import { rangesOf } from '../core/text/unicode-ranges.js';
+import { forbidsSubsetting } from '../core/sfnt/licence.js';
+import { subsetFont } from '../core/subset/index.js';
+import { CodePointSet } from '../core/text/code-point-set.js';
+import { mappedCharacters } from '../core/text/mapped-characters.js';
+import { DenseGlyphError } from '../errors.js';
 import { slug } from '../core/face/slug.js';
 import { sha256 } from './digest.js';
 import type { Part } from './made.js';
-import type { PlannedFace } from './plan.js';
+import { divided } from './division.js';
+import type { PlannedFace, WantedOfFace } from './plan.js';
 
 const slopeLetters = { normal: 'n', italic: 'i', oblique: 'o' } as const;
 
 /** Tables that only matter to browsers that know variable fonts, all of which take WOFF2. */
 const variationTables = ['avar', 'cvar', 'fvar', 'gvar', 'HVAR', 'MVAR', 'STAT', 'VVAR'];
 
-/** One file of a face. */
+/** One file of a face, with all that is in it. */
 export async function makePart(face: PlannedFace, format: Exclude<FontFormat, 'otf'>): Promise<Part> {
   const { source } = face;
   const { font, dropped: left, changed } = fontFor(face, format);
-  const { bytes, dropped } = await writeFont(font, format);
+  const written = await writeFont(font, format);
+  const dropped = [...source.dropped, ...left, ...written.dropped];
+  const characters = mappedCharacters(source.font).ranges();
+  return { ...named(face, 'full', format, written.bytes), characters, dropped, changed };
+}
+
+/** What the parts of a face are called, by what is in them. */
+function named(
+  face: PlannedFace,
+  name: Part['name'],
+  format: Part['format'],
+  bytes: Uint8Array,
+): Pick<Part, 'file' | 'name' | 'format' | 'bytes' | 'sha256'> {
   const digest = sha256(bytes);
   const [low, high] = face.weight;
   const weight = low === high ? `${low}` : `${low}-${high}`;
   const stretch = face.stretch[0] === 100 && face.stretch[1] === 100 ? '' : `-w${face.stretch.join('-')}`;
-  const name = `${slug(face.family)}-${weight}${slopeLetters[face.style]}${stretch}-full-${digest.slice(0, 8)}`;
-  const characters = [...cmap.mappingsOf(source.font.table(cmap))].map(([codePoint]) => codePoint);
+  const start = `${slug(face.family)}-${weight}${slopeLetters[face.style]}${stretch}`;
   return {
-    file: `faces/${name}.${format}`,
+    file: `faces/${start}-${name}-${digest.slice(0, 8)}.${format}`,
+    name,
     format,
     bytes,
     sha256: digest,
-    characters: rangesOf(characters),
-    dropped: [...source.dropped, ...left, ...dropped],
-    changed,
+  };
+}
+
+/** More of a face than this share is as good as all of it: a second file would save nothing. */
+const nearlyAll = 0.9;
+
+/**
+ * The parts of a face that is cut to what the site draws: that, and the rest. Their characters don't overlap, and together
+ * are all that the face has.
+ *
+ * @returns why it isn't cut, where it isn't
+ */
+export async function cutParts(
+  face: PlannedFace,
+  wanted: WantedOfFace,
+): Promise<{ part: Part; rest: Part | undefined } | { wholeReason: string }> {
+  const { source } = face;
+  const { font } = source;
+  if (forbidsSubsetting(font)) return { wholeReason: 'its licence bits forbid cutting it down' };
+  const available = mappedCharacters(font);
+  const { site, rest } = divided(wanted.characters, available);
+  if (site.size === 0) return { wholeReason: 'no page draws it' };
+  if (site.size > available.size * nearlyAll) return { wholeReason: 'the site draws nearly all of it' };
+  try {
+    const first = await cutPart(face, 'site', site, wanted);
+    const taken = new CodePointSet();
+    for (const [from, to] of first.characters) taken.addRange(from, to);
+    const beyond = new CodePointSet(rest.codePoints().filter((character) => !taken.has(character)));
+    if (!wanted.keepsRest || beyond.size === 0) return { part: first, rest: undefined };
+    return { part: first, rest: await cutPart(face, 'rest', beyond, wanted) };
+  } catch (cause) {
+    if (!(cause instanceof DenseGlyphError) || cause.code !== 'subset-impossible') throw cause;
+    return { wholeReason: cause.reason };
+  }
+}
+
+/** @param characters those that its rule will name; browsers draw companions of them too, which the rest may have as well */
+async function cutPart(
+  face: PlannedFace,
+  name: 'site' | 'rest',
+  characters: CodePointSet,
+  { features }: WantedOfFace,
+): Promise<Part> {
+  const { source } = face;
+  const { font, dropped } = subsetFont(source.font, {
+    characters,
+    features: { keep: [...features], leave: [] },
+  });
+  const written = await writeFont(font, 'woff2');
+  const all = name === 'site' ? mappedCharacters(font) : characters;
+  return {
+    ...named(face, name, 'woff2', written.bytes),
+    characters: all.ranges(),
+    dropped: [...source.dropped, ...dropped, ...written.dropped],
+    changed: [],
   };
 }
 

@@ -1,9 +1,23 @@
 import type { FontFormat } from '../core/containers/index.js';
 import { rangeText, type FontDisplay, type Range, type Slope } from '../core/face/index.js';
+import type { CodePointSet } from '../core/text/code-point-set.js';
 import { DenseGlyphError } from '../errors.js';
 import { finding, type Finding } from '../findings.js';
 import type { FamilyConfig, KitConfig } from '../config/schema.js';
 import type { Source } from '../core/source/index.js';
+
+/** What a face is cut to, and why. */
+export interface WantedOfFace {
+  characters: CodePointSet;
+  /** Features beside those that browsers apply without being asked. */
+  features: readonly string[];
+  /** Whether what is beyond goes into a second part. */
+  keepsRest: boolean;
+  /** Pages that draw it on load. */
+  pages: readonly string[];
+  /** The rules that ask for it, those behind most text first. */
+  rules: readonly { file: string; line: number; selector: string }[];
+}
 
 /** A face that the kit ships. */
 export interface PlannedFace {
@@ -18,6 +32,8 @@ export interface PlannedFace {
   preload: boolean;
   /** Why it is preloaded, or why not. */
   preloadReason: string;
+  /** What it is cut to; the whole of it if left out. */
+  wanted?: WantedOfFace | undefined;
   /** Where the file disagrees with itself or with the config. */
   findings: Finding[];
 }
@@ -32,6 +48,8 @@ export interface PlannedFamily {
 
 export interface KitPlan {
   families: PlannedFamily[];
+  /** Faces that are at hand and that no page draws, by family. */
+  leftOut?: { family: string; face: string }[];
 }
 
 /** `400`, `700 italic`, `300–800`. */

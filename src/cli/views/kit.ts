@@ -4,7 +4,11 @@ import { count, kilobytes, share, table } from './words.js';
 
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
 const partBytes = (face: ManifestFace, format = 'woff2') =>
-  sum(face.parts.filter((part) => part.format === format).map(({ bytes }) => bytes));
+  sum(
+    face.parts.filter(({ part, format: own }) => part !== 'rest' && own === format).map(({ bytes }) => bytes),
+  );
+const restBytes = (face: ManifestFace) =>
+  sum(face.parts.filter(({ part }) => part === 'rest').map(({ bytes }) => bytes));
 
 /** What a person wants to know of a kit: its faces, their bytes before and after, what is preloaded and why. */
 export function kitLines(manifest: Manifest, folder: string, changed: boolean): string[] {
@@ -14,6 +18,8 @@ export function kitLines(manifest: Manifest, folder: string, changed: boolean): 
   const before = sum(faces.map(({ face }) => face.source.bytes));
   const after = sum(faces.map(({ face }) => partBytes(face)));
   const older = manifest.reach.formats.map(({ format }) => format).filter((format) => format !== 'woff2');
+  const isRead = manifest.pages.length > 0;
+  const hasRest = faces.some(({ face }) => restBytes(face) > 0);
   const rows = faces.map(({ family, face }) => {
     const style = face.style === 'normal' ? '' : ` ${face.style}`;
     return [
@@ -21,6 +27,8 @@ export function kitLines(manifest: Manifest, folder: string, changed: boolean): 
       kilobytes(face.source.bytes),
       colors.bold(kilobytes(partBytes(face))),
       share(partBytes(face), face.source.bytes),
+      ...(hasRest ? [restBytes(face) > 0 ? kilobytes(restBytes(face)) : ''] : []),
+      ...(isRead ? [`${face.demand?.pages ?? 0}`] : []),
       ...older.map((format) => kilobytes(partBytes(face, format))),
       face.preload ? `yes: ${face.preloadReason}` : 'no',
     ];
@@ -30,6 +38,8 @@ export function kitLines(manifest: Manifest, folder: string, changed: boolean): 
     kilobytes(before),
     colors.bold(kilobytes(after)),
     share(after, before),
+    ...(hasRest ? [kilobytes(sum(faces.map(({ face }) => restBytes(face))))] : []),
+    ...(isRead ? [''] : []),
     ...older.map((format) => kilobytes(sum(faces.map(({ face }) => partBytes(face, format))))),
   ];
   const columns = [
@@ -37,6 +47,8 @@ export function kitLines(manifest: Manifest, folder: string, changed: boolean): 
     { title: 'before', align: 'right' as const },
     { title: 'woff2', align: 'right' as const },
     { title: '', align: 'right' as const },
+    ...(hasRest ? [{ title: 'rest', align: 'right' as const }] : []),
+    ...(isRead ? [{ title: 'pages', align: 'right' as const }] : []),
     ...older.map((title) => ({ title, align: 'right' as const })),
     { title: 'preload' },
   ];
@@ -45,6 +57,7 @@ export function kitLines(manifest: Manifest, folder: string, changed: boolean): 
     ...faces.flatMap(({ family, face }) =>
       face.findings.map(({ message }) => `${family}: ${face.source.path}: ${message}`),
     ),
+    ...wholeNotes(faces),
     ...droppedNotes(faces.map(({ face }) => face)),
     ...faces.flatMap(({ face }) =>
       face.parts
@@ -56,9 +69,44 @@ export function kitLines(manifest: Manifest, folder: string, changed: boolean): 
     `${colors.bold('Kit')}   ${folder}${state}`,
     '',
     ...table(columns, [...rows, [...total, '']]),
+    ...pageLines(manifest),
     ...reachLines(manifest),
     ...(notes.length > 0 ? ['', ...notes.map((note) => `${colors.yellow('note')}  ${note}`)] : []),
   ];
+}
+
+const pagesShown = 5;
+
+/** What a visit fetches, and what is left out of the kit. */
+function pageLines({ pages, leftOut }: Manifest): string[] {
+  if (pages.length === 0) return [];
+  const shown = pages.slice(0, pagesShown);
+  const lines = shown.map(
+    ({ page, bytes, files }) => `${kilobytes(bytes)} in ${count(files.length, 'file')}  ${page}`,
+  );
+  if (pages.length > shown.length) lines.push(`less for ${pages.length - shown.length} more`);
+  const [first, ...rest] = lines;
+  const left = leftOut.map(({ family, face }) => `${family} ${face}`).join(', ');
+  return [
+    '',
+    `${colors.bold('Pages')} ${first}`,
+    ...rest.map((line) => `      ${line}`),
+    ...(left ? [`      left out, as no page draws it: ${left}`] : []),
+  ];
+}
+
+/** Faces that aren't cut, and why; those of all faces once. */
+function wholeNotes(faces: readonly { family: string; face: ManifestFace }[]): string[] {
+  const reasons = new Map<string, string[]>();
+  for (const { family, face } of faces) {
+    if (face.wholeReason === undefined) continue;
+    const name = `${family} ${face.weight.replace(' ', '–')}${face.style === 'normal' ? '' : ` ${face.style}`}`;
+    reasons.set(face.wholeReason, [...(reasons.get(face.wholeReason) ?? []), name]);
+  }
+  return [...reasons].map(
+    ([reason, names]) =>
+      `${names.length === faces.length ? 'every face' : names.join(', ')} stays whole: ${reason}`,
+  );
 }
 
 /** What parts leave out, said once for all faces and formats that share it. */

@@ -13,6 +13,8 @@ export interface FontFaceRule {
   display: FontDisplay;
   /** In the order in which a browser tries them. */
   sources: { url: string; format: string }[];
+  /** As `unicode-range` writes it; for all characters if left out. */
+  unicodeRange?: string | undefined;
 }
 
 /** What `format()` calls each kind of file (CSS Fonts 4, section 4.3.1). */
@@ -78,5 +80,6 @@ export function fontFaceText(rule: FontFaceRule): string {
   descriptors.push(`font-display: ${rule.display};`);
   const sources = rule.sources.map(({ url, format }) => `${urlFunction(url)} format(${cssString(format)})`);
   descriptors.push(`src: ${sources.join(',\n    ')};`);
+  if (rule.unicodeRange !== undefined) descriptors.push(`unicode-range: ${rule.unicodeRange};`);
   return `@font-face {\n  ${descriptors.join('\n  ')}\n}\n`;
 }

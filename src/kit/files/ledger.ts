@@ -4,9 +4,11 @@ import type { MadeKit } from '../made.js';
 /** ledger.json: where each file came from, and who says that it may be used. */
 export function ledgerFile(kit: MadeKit): string {
   const entries = kit.families.flatMap(({ family, faces }) =>
-    faces.map(({ part, older, source, rights }) => ({
+    faces.map(({ part, rest, older, source, rights }) => ({
       file: part.file,
       sha256: part.sha256,
+      // What the face has beyond what the pages draw.
+      ...(rest ? { rest: { file: rest.file, sha256: rest.sha256 } } : {}),
       // The same face in formats for older browsers.
       ...(older.length > 0
         ? { older: older.map(({ file, sha256: digest }) => ({ file, sha256: digest })) }

@@ -14,6 +14,10 @@ export interface Manifest {
   /** The browsers to be served, what they need and what they lack. */
   reach: Reach;
   families: ManifestFamily[];
+  /** Faces that are at hand and that no page draws. */
+  leftOut: { family: string; face: string }[];
+  /** What a visit to each page fetches of faces, the heaviest first; empty where the pages weren't read. */
+  pages: { page: string; bytes: number; files: string[] }[];
   /** Files to preload, relative to the kit. */
   preloads: string[];
   /** Every font file of the kit, with its digest. */
@@ -42,12 +46,18 @@ export interface ManifestFace {
   /** The font file that it was made from, relative to the config. */
   source: { path: string; bytes: number; sha256: string };
   parts: ManifestPart[];
+  /** The pages that draw it on load and the rules that ask for it, those behind most text first. */
+  demand?: { pages: number; rules: { file: string; line: number; selector: string }[] };
+  /** Why it isn't cut to what the site draws. */
+  wholeReason?: string;
   /** Where the source disagrees with itself or with the config. */
   findings: Finding[];
 }
 
 export interface ManifestPart {
   file: string;
+  /** All of the face, what the site draws, or what is beyond. */
+  part: 'full' | 'site' | 'rest';
   /** What a browser asks for: absolute where output.url is set, else relative to kit.css. */
   url: string;
   format: ReachedFormat['format'];
@@ -75,6 +85,8 @@ export function manifestOf(kit: MadeKit, version: string): Manifest {
     madeWith: version,
     reach: kit.reach,
     families,
+    leftOut: kit.leftOut,
+    pages: pagesOf(kit),
     preloads: preloadsOf(kit),
     files: Object.fromEntries(
       files
@@ -85,8 +97,25 @@ export function manifestOf(kit: MadeKit, version: string): Manifest {
   };
 }
 
+/** A page fetches the first part of each face that it draws. */
+function pagesOf(kit: MadeKit): Manifest['pages'] {
+  const pages = new Map<string, { bytes: number; files: string[] }>();
+  for (const { part, wanted } of kit.families.flatMap(({ faces }) => faces)) {
+    for (const page of wanted?.pages ?? []) {
+      const known = pages.get(page) ?? { bytes: 0, files: [] };
+      known.bytes += part.bytes.length;
+      known.files.push(part.file);
+      pages.set(page, known);
+    }
+  }
+  return Array.from(pages, ([page, fetched]) => ({ page, ...fetched })).sort((a, b) => b.bytes - a.bytes);
+}
+
+const rulesTold = 3;
+
 function manifestFace(face: MadeFace, base: string): ManifestFace {
-  const { weight, style, stretch, display, preload, preloadReason, source, part, older, findings } = face;
+  const { weight, style, stretch, display, preload, preloadReason, source, part, rest, older } = face;
+  const { findings, wanted, wholeReason } = face;
   return {
     weight: rangeText(weight),
     style,
@@ -95,8 +124,11 @@ function manifestFace(face: MadeFace, base: string): ManifestFace {
     preload,
     preloadReason,
     source: { path: source.path, bytes: source.size, sha256: sha256(source.bytes) },
-    parts: [part, ...older].map((made) => ({
+    ...(wanted ? { demand: { pages: wanted.pages.length, rules: wanted.rules.slice(0, rulesTold) } } : {}),
+    ...(wholeReason === undefined ? {} : { wholeReason }),
+    parts: [part, ...(rest ? [rest] : []), ...older].map((made) => ({
       file: made.file,
+      part: made.name,
       url: base + made.file,
       format: made.format,
       bytes: made.bytes.length,

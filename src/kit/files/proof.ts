@@ -4,7 +4,7 @@ import type { MadeFace, MadeFamily, MadeKit } from '../made.js';
 import { faceLabel } from '../plan.js';
 import { script as pageScript, style as pageStyle } from '../../browser/built/proof.js';
 import { sampleTexts } from './sample-text.js';
-import { faceRule } from './stylesheet.js';
+import { faceRules } from './stylesheet.js';
 
 /** Pixels: from a headline down to the smallest text that is still read. */
 const waterfall = [64, 48, 36, 28, 22, 18, 16, 15, 14, 13, 12];
@@ -68,7 +68,7 @@ function shownWeights({ weight: [low, high] }: MadeFace): number[] {
 }
 
 function faceArticle(face: MadeFace, role: string): string {
-  const { family, weight, style, part, source, preloadReason, preload, findings } = face;
+  const { family, weight, style, part, rest, source, preloadReason, preload, findings } = face;
   const weights = shownWeights(face);
   const shown = weights.includes(400) ? 400 : weights[0];
   const [sample, ...others] = sampleTexts(part.characters);
@@ -91,7 +91,9 @@ function faceArticle(face: MadeFace, role: string): string {
   <h3>${escapeHtml(faceLabel(face))} <output class="state">…</output></h3>
   <dl>
     <dt>File</dt><dd><code>${escapeHtml(part.file)}</code></dd>
-    <dt>Bytes</dt><dd>${kilobytes(part.bytes.length)}, from ${kilobytes(source.size)} (${escapeHtml(source.path)})</dd>
+    <dt>Bytes</dt><dd>${kilobytes(part.bytes.length)}, from ${kilobytes(source.size)} (${escapeHtml(source.path)})${
+      rest ? `; ${kilobytes(rest.bytes.length)} more for what the pages don’t draw` : ''
+    }</dd>
     <dt>Preload</dt><dd>${preload ? 'yes' : 'no'}: ${escapeHtml(preloadReason)}</dd>
     ${findings.map(({ message }) => `<dt>Note</dt><dd>${escapeHtml(message)}</dd>`).join('')}
   </dl>
@@ -99,6 +101,6 @@ function faceArticle(face: MadeFace, role: string): string {
     ${axis}<table class="waterfall">${rows}</table>
     <div class="reading">${reading}</div>
   </div>
-  <details><summary>The rule</summary><pre>${escapeHtml(faceRule(face, ''))}</pre></details>
+  <details><summary>The rule</summary><pre>${escapeHtml(faceRules(face, ''))}</pre></details>
 </article>`;
 }

@@ -1,18 +1,25 @@
 import { svgFontId } from '../../core/containers/index.js';
 import { fontFaceText, fontFamilyList, formatHints } from '../../core/face/index.js';
-import type { MadeFace, MadeKit } from '../made.js';
+import { unicodeRangeText } from '../../core/text/unicode-ranges.js';
+import type { MadeFace, MadeKit, Part } from '../made.js';
 import type { ReachedFormat } from '../reach.js';
 
 /** The order in `src`: the oldest Internet Explorer reads only the first, all others take the first that they know. */
 const sourceOrder: readonly ReachedFormat['format'][] = ['eot', 'woff2', 'woff', 'ttf', 'svg'];
 
-/** The `@font-face` rule of a face. @param base what its URLs start with */
-export function faceRule(face: MadeFace, base: string): string {
-  const { family, weight, style, stretch, display, part, older } = face;
-  const sources = [part, ...older]
-    .sort((a, b) => sourceOrder.indexOf(a.format) - sourceOrder.indexOf(b.format))
-    .map(({ file, format }) => ({ url: base + file + urlEnds[format], format: formatHints[format] }));
-  return fontFaceText({ family, weight, style, stretch, display, sources });
+/** The `@font-face` rules of a face: one for each part. @param base what their URLs start with */
+export function faceRules(face: MadeFace, base: string): string {
+  const { family, weight, style, stretch, display, part, rest, older } = face;
+  const rule = (files: readonly Part[], unicodeRange?: string) => {
+    const sources = [...files]
+      .sort((a, b) => sourceOrder.indexOf(a.format) - sourceOrder.indexOf(b.format))
+      .map(({ file, format }) => ({ url: base + file + urlEnds[format], format: formatHints[format] }));
+    return fontFaceText({ family, weight, style, stretch, display, sources, unicodeRange });
+  };
+  if (part.name === 'full') return rule([part, ...older]);
+  return [part, ...(rest ? [rest] : [])]
+    .map((one) => rule([one], unicodeRangeText(one.characters)))
+    .join('\n');
 }
 
 /**
@@ -31,7 +38,7 @@ const urlEnds: Record<ReachedFormat['format'], string> = {
 export function stylesheetFile(kit: MadeKit): string {
   // Relative URLs in a stylesheet start from the stylesheet, which lies at the top of the kit.
   const base = kit.address.url ?? '';
-  const faces = kit.families.flatMap(({ faces: list }) => list.map((face) => faceRule(face, base)));
+  const faces = kit.families.flatMap(({ faces: list }) => list.map((face) => faceRules(face, base)));
   const properties = kit.families.map(({ role, stack }) => `  --type-${role}: ${fontFamilyList(stack)};\n`);
   const classes = kit.families.map(({ role }) => `.type-${role} {\n  font-family: var(--type-${role});\n}\n`);
   return [

@@ -1,0 +1,109 @@
+import { join } from 'node:path';
+import type { KitConfig } from '../config/schema.js';
+import { CodePointSet } from '../core/text/code-point-set.js';
+import { parseUnicodeRanges } from '../core/text/parse-ranges.js';
+import { DenseGlyphError } from '../errors.js';
+import { readSite } from '../io/site-folder.js';
+import { demandOnKit, type DemandingPage, type FaceDemand } from '../kit/demand.js';
+import { faceLabel, type KitPlan, type PlannedFace, type WantedOfFace } from '../kit/plan.js';
+import type { OnProgress } from './progress.js';
+import { scannedSite } from './scan-threads.js';
+
+type CharactersConfig = KitConfig['characters'];
+
+/**
+ * Says of each face of a plan what it is cut to: what the site's pages draw, and what the config asks for. Faces that no
+ * page draws are left out, unless the config names weights or styles, or no page draws the family at all.
+ *
+ * @param base the folder that the paths in the config start from
+ * @throws DenseGlyphError `file-unreadable`, `call-invalid` for languages that aren't known
+ */
+export async function planByDemand(
+  plan: KitPlan,
+  config: KitConfig,
+  base: string,
+  progress?: OnProgress,
+): Promise<KitPlan> {
+  const pages = await demandingPages(config, base, progress);
+  const demand = pages.length > 0 ? demandOnKit(pages, plan) : new Map<PlannedFace, FaceDemand>();
+  const leftOut: { family: string; face: string }[] = [];
+  const families: KitPlan['families'] = [];
+  for (const [i, family] of plan.families.entries()) {
+    const { weights, styles, characters = config.characters } = config.families[i];
+    const isDrawn = family.faces.some((face) => demand.has(face));
+    const isChosen = weights !== undefined || styles !== undefined;
+    const faces: PlannedFace[] = [];
+    for (const face of family.faces) {
+      const own = demand.get(face);
+      if (isDrawn && !isChosen && !own) leftOut.push({ family: family.family, face: faceLabel(face) });
+      else faces.push({ ...face, wanted: await wantedOf(own, characters, config.rest, isDrawn) });
+    }
+    families.push({ ...family, faces });
+  }
+  return { families, leftOut };
+}
+
+async function demandingPages(
+  { site, characters }: KitConfig,
+  base: string,
+  progress?: OnProgress,
+): Promise<DemandingPage[]> {
+  if (!site || characters?.fromSite === false) return [];
+  const root = join(base, site.root);
+  const named = site.pages?.map((page) => join(root, page)) ?? [root];
+  const folder = await readSite(named, root, root).catch((cause: unknown) => {
+    // A site that has no pages yet is no mistake; pages that the config names and that aren't there are.
+    if (site.pages || !(cause instanceof DenseGlyphError)) throw cause;
+    return undefined;
+  });
+  if (!folder) return [];
+  const { pages } = await scannedSite(folder, false, progress);
+  return pages.map(({ page, languages, faces, fontFaces, scripts }) => ({
+    page,
+    languages,
+    faces,
+    scripts,
+    declared: fontFaces.map(({ family }) => family),
+  }));
+}
+
+/** @param isDrawn whether pages draw another face of the family @returns undefined where it stays whole */
+async function wantedOf(
+  demand: FaceDemand | undefined,
+  config: CharactersConfig,
+  rest: KitConfig['rest'],
+  isDrawn: boolean,
+): Promise<WantedOfFace | undefined> {
+  const asked = parseUnicodeRanges(config?.ranges ?? '');
+  asked.addAll(CodePointSet.ofText(config?.also ?? ''));
+  const languages = [...(config?.languages ?? []), ...(demand?.languages ?? [])];
+  if (languages.length > 0)
+    asked.addAll(await charactersOf(config?.languages ?? [], demand?.languages ?? []));
+  if (demand) asked.addAll(demand.characters);
+  if (asked.size === 0) return undefined;
+  if (!demand && !isDrawn && !config) return undefined;
+  return {
+    characters: asked,
+    features: [...(demand?.features ?? [])].sort(),
+    keepsRest: rest === 'keep',
+    pages: [...(demand?.drawnOn ?? [])].sort(),
+    rules: [...(demand?.rules.values() ?? [])]
+      .sort((a, b) => b.pieces - a.pieces)
+      .map(({ file, line, selector }) => ({ file, line, selector })),
+  };
+}
+
+/** @param own those of the config, which have to be known @param found those of pages, which may be anything */
+async function charactersOf(own: Iterable<string>, found: Iterable<string>): Promise<CodePointSet> {
+  const { requestedLanguage } = await import('../core/text/requested-language.js');
+  const characters = new CodePointSet();
+  for (const tag of own) characters.addAll(requestedLanguage(tag).characters);
+  for (const tag of found) {
+    try {
+      characters.addAll(requestedLanguage(tag).characters);
+    } catch (cause) {
+      if (!(cause instanceof DenseGlyphError)) throw cause;
+    }
+  }
+  return characters;
+}

@@ -1,0 +1,117 @@
+import { CodePointSet } from '../core/text/code-point-set.js';
+import { mappedCharacters } from '../core/text/mapped-characters.js';
+import { drawnBy, type FaceRule } from '../site/usage/declared-faces.js';
+import type { AskingRule, PageFace } from '../site/usage/page-faces.js';
+import type { KitPlan, PlannedFace } from './plan.js';
+
+/** A page with the faces that it asks for. */
+export interface DemandingPage {
+  page: string;
+  languages: readonly string[];
+  faces: ReadonlyMap<string, PageFace>;
+  /** Families that the page's own rules declare. */
+  declared: readonly string[];
+  /** Scripts of a page that has hardly any text without them. */
+  scripts: number;
+}
+
+/** What pages ask of a face of the kit. */
+export interface FaceDemand {
+  characters: CodePointSet;
+  /** Features that styles turn on. */
+  features: Set<string>;
+  pages: Set<string>;
+  /** Pages that draw it on load. */
+  drawnOn: Set<string>;
+  /** The rules behind it, with how much text each stands behind. */
+  rules: Map<string, AskingRule & { pieces: number }>;
+  /** Languages of fields that visitors type into, and of pages that a script fills. */
+  languages: Set<string>;
+}
+
+/** What the pages of a site ask of each face of a kit, by font matching; faces that nothing asks for aren't there. */
+export function demandOnKit(pages: readonly DemandingPage[], plan: KitPlan): Map<PlannedFace, FaceDemand> {
+  const rules = plan.families.flatMap(({ faces }) => faces.map((face) => [ruleOf(face), face] as const));
+  const faceOf = new Map(rules);
+  const list = rules.map(([rule]) => rule);
+  const demand = new Map<PlannedFace, FaceDemand>();
+  for (const page of pages) {
+    for (const face of page.faces.values()) {
+      const family = familyFor(face, page, plan);
+      if (family === undefined) continue;
+      const asked = { ...face.asked, family };
+      const all = new Set([...face.drawn, ...face.possible]);
+      for (const { face: rule, characters } of drawnBy(list, asked, face.stack, all)) {
+        const planned = rule && faceOf.get(rule);
+        if (planned) addDemand(demandOf(planned, demand), page, face, characters);
+      }
+    }
+    if (page.scripts > 0) {
+      const every = plan.families.flatMap(({ faces }) => faces);
+      for (const face of every)
+        for (const language of page.languages) demandOf(face, demand).languages.add(language);
+    }
+  }
+  return demand;
+}
+
+/** The first family of a stack that the kit has, unless the page itself declares one before it. */
+function familyFor({ stack }: PageFace, { declared }: DemandingPage, plan: KitPlan): string | undefined {
+  const inKit = (name: string) =>
+    plan.families.find(({ family }) => family.toLowerCase() === name.toLowerCase())?.family;
+  for (const name of stack) {
+    const found = inKit(name);
+    if (found !== undefined) return found;
+    if (declared.some((family) => family.toLowerCase() === name.toLowerCase())) return undefined;
+  }
+  return undefined;
+}
+
+/** A face of the kit as a rule that pages will have. */
+function ruleOf({ family, weight, style, stretch, source }: PlannedFace): FaceRule {
+  const nowhere = { file: '', line: 0, column: 0, conditions: [] };
+  const unsaid = { weight: undefined, style: undefined, stretch: undefined, unicodeRange: undefined };
+  return {
+    family,
+    weight,
+    style,
+    stretch,
+    characters: undefined,
+    source: undefined,
+    rule: { ...nowhere, ...unsaid, family, display: undefined, sources: [{ url: source.path }] },
+    supply: { characters: mappedCharacters(source.font), bytes: source.size },
+  };
+}
+
+function demandOf(face: PlannedFace, demand: Map<PlannedFace, FaceDemand>): FaceDemand {
+  let known = demand.get(face);
+  if (!known) {
+    known = {
+      characters: new CodePointSet(),
+      features: new Set(),
+      pages: new Set(),
+      drawnOn: new Set(),
+      rules: new Map(),
+      languages: new Set(),
+    };
+    demand.set(face, known);
+  }
+  return known;
+}
+
+function addDemand(
+  demand: FaceDemand,
+  { page }: DemandingPage,
+  face: PageFace,
+  characters: readonly number[],
+): void {
+  for (const character of characters) demand.characters.add(character);
+  for (const tag of face.features) demand.features.add(tag);
+  for (const language of face.typedIn) demand.languages.add(language);
+  demand.pages.add(page);
+  if (characters.some((character) => character > 0x20 && face.drawn.has(character))) demand.drawnOn.add(page);
+  for (const [key, rule] of face.rules) {
+    const before = demand.rules.get(key);
+    demand.rules.set(key, { ...rule, pieces: rule.pieces + (before?.pieces ?? 0) });
+  }
+}
