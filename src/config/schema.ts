@@ -64,11 +64,13 @@ const isPreloadChoice = (value: unknown): value is PreloadChoice =>
 
 /** Which characters faces are cut to. */
 const charactersSchema = object({
-  fromSite: boolean().meta(
-    describedBy({
-      description: 'Whether what the pages draw is kept; yes, if left out, where the site has pages.',
-    }),
-  ),
+  fromSite: boolean()
+    .typeError('write true or false')
+    .meta(
+      describedBy({
+        description: 'Whether what the pages draw is kept; yes, if left out, where the site has pages.',
+      }),
+    ),
   languages: listOfTexts('Languages whose characters are kept too (BCP 47).'),
   ranges: string()
     .test('ranges', 'write ranges as unicode-range does, as in "U+2190-2199"', isRanges)

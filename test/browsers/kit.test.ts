@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { appendFileSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Manifest } from '#src/kit/index.js';
@@ -18,13 +18,20 @@ const texts = [
 
 let folder: string;
 let manifest: Manifest;
+let whole: Manifest;
 let server: LoggingServer;
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'dense-glyph-browsers-'));
   const { code } = await cli(['demo', '--out', 'demo', '--quiet'], folder);
   expect(code).toBe(0);
-  manifest = JSON.parse(readFileSync(join(folder, 'demo/site/type/kit.json'), 'utf8')) as Manifest;
+  const read = (path: string) => JSON.parse(readFileSync(join(folder, path), 'utf8')) as Manifest;
+  manifest = read('demo/site/type/kit.json');
+  // The same kit with whole fonts, for texts that no page has.
+  await cli(['demo', '--out', 'whole', '--quiet'], folder);
+  appendFileSync(join(folder, 'whole/dense-glyph.config.yaml'), 'characters: { fromSite: false }\n');
+  expect((await cli(['build', '--config', 'whole/dense-glyph.config.yaml', '--quiet'], folder)).code).toBe(0);
+  whole = read('whole/site/type/kit.json');
   const vendor = await cli(
     ['convert', join(vendorFonts, '*.ttf'), '--to', 'woff2', '--out', 'vendor', '--quiet'],
     folder,
@@ -38,6 +45,7 @@ beforeAll(async () => {
   server = await LoggingServer.start(
     {
       '/': join(folder, 'demo/site/'),
+      '/whole/': join(folder, 'whole/site/type/'),
       '/sources/': sampleFonts,
       '/samples/': join(folder, 'samples/'),
       '/vendor/': vendorFonts,
@@ -106,13 +114,13 @@ describe.each(availableEngines())('in %s', (name) => {
 
   test('what the kit draws is what the sources draw, pixel by pixel', async () => {
     await engine.open(`${server.origin}/blank`);
-    const pairs = manifest.families.flatMap(({ family, faces }) =>
+    const pairs = whole.families.flatMap(({ family, faces }) =>
       faces.map(({ weight, style, source, parts }) => {
         const [low, high = low] = weight.split(' ').map(Number);
         return {
           name: `${family} ${weight} ${style}`,
           source: source.path.replace('fonts/', '/sources/'),
-          made: `/type/${parts[0].file}`,
+          made: `/whole/${parts[0].file}`,
           descriptors: { weight, style },
           weights: low === high ? [low] : [low, 400, 550, 700, high],
         };
@@ -149,7 +157,7 @@ describe.each(availableEngines())('in %s', (name) => {
   });
 
   test('the features of the sample fonts apply', async () => {
-    await engine.open(`${server.origin}/type/proof.html`);
+    await engine.open(`${server.origin}/whole/proof.html`);
     const widths = await engine.run<Record<string, number>>(`
       const line = document.createElement('span');
       document.body.append(line);

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { appendFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { cli, tree } from '../../test-support/cli.js';
@@ -8,28 +8,25 @@ import { LoggingServer } from '../../test-support/server.js';
 
 let folder: string;
 let pages: string[];
-/** The site with whole fonts, with those cut down to its pages, and with those cut down to a few letters. */
+/** The site with a kit of whole fonts, with one cut down to its pages, and with one cut down to a few letters. */
 const servers: LoggingServer[] = [];
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'dense-glyph-site-'));
-  const site = join(folder, 'ferries/site');
   const run = async (...args: string[]) =>
     expect(await cli([...args, '--quiet'], folder)).toEqual({ code: 0, out: '', err: '' });
-  await run('demo', '--out', 'ferries');
-  pages = tree(site).filter((path) => path.endsWith('.html') && !path.startsWith('type'));
-  const faces = tree(join(site, 'type/faces')).map((path) => join(site, 'type/faces', path));
-  const texts = pages.map((path) => join(site, path));
-  await run('subset', ...faces, '--chars-from', ...texts, '--out', 'cut');
-  await run('subset', ...faces, '--chars', 'etaoin', '--out', 'few');
-  for (const fonts of [undefined, 'cut', 'few']) {
-    servers.push(
-      await LoggingServer.start({
-        '/': site,
-        ...(fonts ? { '/type/faces/': `${join(folder, fonts)}/` } : {}),
-      }),
-    );
+  const kits = {
+    whole: 'characters: { fromSite: false }',
+    cut: 'rest: keep',
+    few: 'characters: { fromSite: false, also: etaoin }\nrest: drop',
+  };
+  for (const [name, keys] of Object.entries(kits)) {
+    await run('demo', '--out', name);
+    appendFileSync(join(folder, name, 'dense-glyph.config.yaml'), `${keys}\n`);
+    await run('build', '--config', `${name}/dense-glyph.config.yaml`);
+    servers.push(await LoggingServer.start({ '/': join(folder, name, 'site') }));
   }
+  pages = tree(join(folder, 'cut/site')).filter((path) => path.endsWith('.html') && !path.startsWith('type'));
 }, 60_000);
 
 afterAll(async () => {
@@ -61,10 +58,14 @@ test.each(availableEngines().filter((name) => name !== 'webkit'))(
       return taken;
     };
     try {
+      servers[1].take();
       for (const page of pages) {
         const [whole, cut] = [await pictures(servers[0], page), await pictures(servers[1], page)];
         expect([page, cut.map((picture, i) => picture === whole[i])]).toEqual([page, whole.map(() => true)]);
       }
+      const fetched = servers[1].take().filter(({ path }) => path.endsWith('.woff2'));
+      expect(fetched.length).toBeGreaterThan(0);
+      expect(fetched.filter(({ path }) => path.includes('-rest-'))).toEqual([]);
       const [whole, few] = [await pictures(servers[0], pages[0]), await pictures(servers[2], pages[0])];
       expect(few[0]).not.toBe(whole[0]); // it would show
     } finally {

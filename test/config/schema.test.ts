@@ -24,6 +24,7 @@ describe('a config', () => {
     expect(readConfig({ ...valid, site: { root: 'site' } }, 'c')).toEqual({
       site: { root: 'site' },
       output: { folder: 'type' },
+      rest: 'keep',
       families: [
         {
           family: 'Ferrywake Sans',
@@ -73,8 +74,17 @@ describe('a config', () => {
     ],
     [
       'a key that is not supported yet',
-      { ...valid, characters: {} },
-      ['characters is not supported yet; take it out: this version ships whole fonts, not subsets'],
+      { ...valid, budget: {} },
+      ['budget is not supported yet; take it out: this version sets no budgets'],
+    ],
+    [
+      'ranges and a rest that are none',
+      { ...valid, characters: { ranges: 'U+20-7E, Latin', fromSite: 'maybe' }, rest: 'some' },
+      [
+        'rest is "some"; write keep or drop',
+        'characters.ranges is "U+20-7E, Latin"; write ranges as unicode-range does, as in "U+2190-2199"',
+        'characters.fromSite is "maybe"; write true or false',
+      ],
     ],
     [
       'a weight in words',
@@ -108,8 +118,8 @@ describe('a config', () => {
         '{"__proto__": 1, "constructor": {}, "output": {"folder": "t", "toString": 1}, "families": []}',
       ),
       [
-        '__proto__ is not a known key; known keys are site, output, reach, families',
-        'constructor is not a known key; known keys are site, output, reach, families',
+        '__proto__ is not a known key; known keys are site, output, reach, characters, rest, families',
+        'constructor is not a known key; known keys are site, output, reach, characters, rest, families',
         'output.toString is not a known key; known keys are folder, url',
         'families is []; list at least one family',
       ],
@@ -164,7 +174,7 @@ test('the JSON Schema for editors knows the keys, and which are required', () =>
     properties: Record<string, { anyOf?: object[]; items?: { required: string[] } }>;
     required: string[];
   };
-  expect(Object.keys(properties)).toEqual(['site', 'output', 'reach', 'families']);
+  expect(Object.keys(properties)).toEqual(['site', 'output', 'reach', 'characters', 'rest', 'families']);
   expect(required).toEqual(['output', 'families']);
   expect(properties.families.items?.required).toEqual(['family', 'files']);
   expect(properties.reach.anyOf).toEqual([{ type: 'string' }, { type: 'array', items: { type: 'string' } }]);

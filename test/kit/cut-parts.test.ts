@@ -1,0 +1,111 @@
+import { describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import { openFont } from '#src/core/containers/index.js';
+import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
+import type { Font } from '#src/core/sfnt/font.js';
+import { cmap } from '#src/core/tables/index.js';
+import { CodePointSet } from '#src/core/text/code-point-set.js';
+import { mappedCharacters } from '#src/core/text/mapped-characters.js';
+import { divided } from '#src/kit/division.js';
+import type { Part } from '#src/kit/made.js';
+import { cutParts } from '#src/kit/part.js';
+import type { PlannedFace, WantedOfFace } from '#src/kit/plan.js';
+import { systemFont } from '../../test-support/engines.js';
+import { readSample } from '../../test-support/paths.js';
+
+const faceOf = (font: Font) =>
+  ({
+    family: 'Harbour',
+    weight: [400, 400],
+    style: 'normal',
+    stretch: [100, 100],
+    source: { font, dropped: [], path: 'harbour.ttf' },
+  }) as unknown as PlannedFace;
+
+const wantedOf = (characters: CodePointSet, keepsRest = true): WantedOfFace => ({
+  characters,
+  features: [],
+  keepsRest,
+  pages: [],
+  rules: [],
+});
+
+const inPart = ({ characters }: Part): number[] =>
+  characters.flatMap(([first, last]) => Array.from({ length: last - first + 1 }, (_, i) => first + i));
+
+const pathOf = (font: Font, character: number): string =>
+  svgPathData(outlinesOf(font).outlineOf(cmap.glyphIdOf(font.table(cmap), character)));
+
+const devanagari = systemFont('NotoSansDevanagari-Regular.ttf');
+const fonts: [name: string, bytes: Uint8Array][] = [
+  ['a font with kerning and ligatures', readSample('FerrywakeSans-Regular.ttf')],
+  ['CFF outlines', readSample('LampbuoySlab-Bold.otf')],
+  ...(devanagari ? [['a script that joins letters', readFileSync(devanagari)] as [string, Uint8Array]] : []),
+];
+
+describe.each(fonts)('the parts of %s', (_, bytes) => {
+  const { font } = openFont(bytes);
+  const available = mappedCharacters(font);
+  const all = available.codePoints();
+
+  test('do not overlap, are the whole face together, and draw what it draws', () =>
+    fc.assert(
+      fc.asyncProperty(fc.subarray(all, { minLength: 1, maxLength: 60 }), async (wanted) => {
+        const cut = await cutParts(faceOf(font), wantedOf(new CodePointSet(wanted)));
+        if ('wholeReason' in cut) return;
+        const [site, rest] = [inPart(cut.part), cut.rest ? inPart(cut.rest) : []];
+        expect(wanted.filter((character) => !site.includes(character))).toEqual([]);
+        expect([...site, ...rest].sort((a, b) => a - b)).toEqual(all);
+        for (const [part, characters] of [
+          [cut.part, site],
+          [cut.rest, rest],
+        ] as const) {
+          if (!part) continue;
+          const made = openFont(part.bytes).font;
+          for (const character of characters)
+            expect([character, pathOf(made, character)]).toEqual([character, pathOf(font, character)]);
+        }
+      }),
+      { numRuns: 8 },
+    ));
+});
+
+describe('what is never divided', () => {
+  const everything = new CodePointSet([
+    ...Array.from({ length: 0x60 }, (_, i) => 0x20 + i),
+    ...[0x300, 0x301, 0x3b1, 0x3b2, 0x410, 0x5d0, 0x5d1],
+    ...Array.from({ length: 0x20 }, (_, i) => 0x627 + i),
+    ...Array.from({ length: 0x40 }, (_, i) => 0x915 + i),
+    ...[0x1100, 0x1161, 0xac00, 0xac01, 0x4e00, 0x4e01],
+  ]);
+
+  test.each<[string, string, string, string]>([
+    ['Latin letters are', 'a', 'a', 'b'],
+    ['Greek letters are', 'α', 'α', 'β'],
+    ['Han characters are', '一', '一', '丁'],
+    ['Hebrew letters are', 'א', 'א', 'ב'],
+    ['Arabic letters are not', 'ب', 'بتث', ''],
+    ['Devanagari letters are not', 'क', 'कखग', ''],
+    ['syllables of Hangul go with what they are made of', '가', '가각\u1100\u1161', ''],
+    ['marks are not', 'e\u0301', 'e\u0301\u0300', 'f'],
+  ])('%s', (_, wanted, together, apart) => {
+    const { site, rest } = divided(CodePointSet.ofText(wanted), everything);
+    for (const sign of together) expect([sign, site.has(sign.codePointAt(0)!)]).toEqual([sign, true]);
+    for (const sign of apart) expect([sign, rest.has(sign.codePointAt(0)!)]).toEqual([sign, true]);
+    expect(site.size + rest.size).toBe(everything.size);
+  });
+});
+
+test('the rest is dropped where nobody wants it', async () => {
+  const { font } = openFont(readSample('FerrywakeSans-Regular.ttf'));
+  const cut = await cutParts(faceOf(font), wantedOf(CodePointSet.ofText('pier'), false));
+  expect(cut).toMatchObject({ part: { name: 'site' }, rest: undefined });
+});
+
+test('a face of which the site draws nearly all stays whole', async () => {
+  const { font } = openFont(readSample('TidelogMono-Regular.ttf'));
+  expect(await cutParts(faceOf(font), wantedOf(mappedCharacters(font)))).toEqual({
+    wholeReason: 'the site draws nearly all of it',
+  });
+});
