@@ -238,6 +238,12 @@ export const findingCodes = {
     effect: 'text waits for a name, a connection and an answer of another host, which learns of each visitor',
     advice: 'bring the faces home, and take the reference out',
   },
+  // What a kit weighs
+  'budget-exceeded': {
+    severity: 'error',
+    effect: 'text takes longer to look as it should than was agreed on',
+    advice: 'leave a style out, or cut it to fewer characters',
+  },
   // What a licence says
   'embedding-restricted': {
     severity: 'warning',

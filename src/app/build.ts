@@ -2,6 +2,10 @@ import { join, relative, resolve } from 'node:path';
 import { loadConfig } from '../config/load.js';
 import type { KitConfig } from '../config/schema.js';
 import { sourcesOf, type Source } from '../core/source/index.js';
+import type { Finding } from '../findings.js';
+import { filesOf } from '../io/earlier-files.js';
+import { overBudget } from '../kit/budget.js';
+import { earlierParts, type EarlierParts } from '../kit/earlier.js';
 import { projectBrowsers } from '../io/browsers.js';
 import { temporaryState } from '../io/journal.js';
 import { fontPaths, licenceTextsFor, readFontFiles } from '../io/font-files.js';
@@ -30,6 +34,8 @@ export interface BuildResult {
   /** False where the folder held the same already. */
   changed: boolean;
   manifest: Manifest;
+  /** Where it is over its budget. */
+  findings: Finding[];
 }
 
 /**
@@ -55,7 +61,7 @@ export async function buildKit(
   config: KitConfig,
   base: string,
   progress?: OnProgress,
-): Promise<{ folder: string; changed: boolean; manifest: Manifest }> {
+): Promise<Omit<BuildResult, 'buildVersion'>> {
   const sources: Source[][] = [];
   for (const { files } of config.families) sources.push(await openSources(files, base));
   const plan = await planByDemand(planKit(config, sources), config, base, progress);
@@ -65,8 +71,10 @@ export async function buildKit(
     faces.map(({ source }) => source.size),
     progress,
   );
+  const folder = resolve(base, config.output.folder);
   const { files, manifest } = await makeKit({
     plan,
+    earlier: earlierIn(folder),
     reach: reachOf(config.reach, config.reach ? undefined : projectBrowsers(base)),
     address: addressOf(config, base),
     version: version(),
@@ -74,8 +82,22 @@ export async function buildKit(
     begin: ({ source }) => steps.begin(source.path),
     end: ({ source }) => steps.end(source.size),
   });
-  const folder = resolve(base, config.output.folder);
-  return { folder, changed: await writeKitFolder(folder, files, stateFolder(config, base)), manifest };
+  const changed = await writeKitFolder(folder, files, stateFolder(config, base));
+  return { folder, changed, manifest, findings: overBudget(manifest, config.budget ?? {}) };
+}
+
+/** What the kit in a folder holds, where it was made by this version; anything else is no kit to go on from. */
+function earlierIn(folder: string): Map<string, EarlierParts> {
+  const read = filesOf(folder);
+  const text = read('kit.json');
+  if (!text) return new Map();
+  try {
+    const manifest = JSON.parse(new TextDecoder().decode(text)) as Manifest;
+    const isOurs = manifest.manifestVersion === 2 && manifest.madeWith === version();
+    return isOurs ? earlierParts(manifest, read) : new Map<string, EarlierParts>();
+  } catch {
+    return new Map();
+  }
 }
 
 /** Beside the config, unless that is published: what isn't whole yet is no visitor's business. */

@@ -1,6 +1,6 @@
 // The keys of the config, each with what it is for: types, checks, defaults and the JSON Schema for editors follow from them.
 
-import { array, boolean, mixed, object, string, type InferType } from 'yup';
+import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
 import type { FontDisplay, Range, Slope } from '../core/face/index.js';
 import { slug } from '../core/face/slug.js';
 
@@ -76,6 +76,34 @@ const charactersSchema = object({
     .test('ranges', 'write ranges as unicode-range does, as in "U+2190-2199"', isRanges)
     .meta(describedBy({ description: 'Ranges that are kept too, as unicode-range writes them.' })),
   also: string().meta(describedBy({ description: 'Characters that are kept too.' })),
+});
+
+/** `90 kB`, `1.5 MB` or a number of bytes, as bytes; anything else stays as it is. */
+function bytesFrom(_: unknown, original: unknown): unknown {
+  const [, amount, unit = 'b'] = (typeof original === 'string' && sizePattern.exec(original)) || [];
+  return amount === undefined ? original : Math.round(Number(amount) * bytesOfUnit[unit.toLowerCase()]);
+}
+
+const sizePattern = /^\s*(\d+(?:\.\d+)?)\s*(b|kb|mb)?\s*$/i;
+const bytesOfUnit: Readonly<Record<string, number>> = { b: 1, kb: 1000, mb: 1_000_000 };
+
+const size = (description: string) =>
+  number()
+    .transform(bytesFrom)
+    .typeError('write a size, as in "90 kB"')
+    .positive('write a size, as in "90 kB"')
+    .meta(
+      describedBy({ description, jsonSchema: { type: ['string', 'number'], pattern: sizePattern.source } }),
+    );
+
+const budgetSchema = object({
+  page: size('What a visit to a page may fetch of faces.'),
+  face: size('What a face may weigh, without its rest.'),
+  preloads: number()
+    .typeError('write a count')
+    .integer('write a count')
+    .min(0, 'write a count')
+    .meta(describedBy({ description: 'How many files may be preloaded.' })),
 });
 
 const familySchema = object({
@@ -180,6 +208,9 @@ export const configSchema = object({
           'What a face has beyond: keep it as a second part that most visits never fetch, or drop it.',
       }),
     ),
+  budget: budgetSchema
+    .default(undefined)
+    .meta(describedBy({ description: 'What the kit may weigh; over it, the build ends with 1.' })),
   families: array(familySchema.required())
     .min(1, 'list at least one family')
     .required('list the families to ship: families: [ … ]')
@@ -192,7 +223,6 @@ export type FamilyConfig = KitConfig['families'][number];
 
 /** Keys of the full design that this version doesn't act on; ignoring them silently would mislead. */
 export const laterKeys: Readonly<Record<string, string>> = {
-  budget: 'this version sets no budgets',
   arrive: 'this version has no arrival groups',
 };
 

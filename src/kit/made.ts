@@ -19,6 +19,8 @@ export interface Part {
 }
 
 export interface MadeFace extends PlannedFace {
+  /** A digest of all that decides what is in its parts. */
+  madeFrom: string;
   /** The WOFF2 file that pages fetch. */
   part: Part;
   /** What the face has beyond, as WOFF2. */

@@ -10,6 +10,7 @@ import type { KitPlan, PlannedFace } from './plan.js';
 import type { KitAddress, MadeFace, MadeFamily, MadeKit } from './made.js';
 import { inFile } from '../errors.js';
 import { atOnce } from './at-once.js';
+import { madeFromOf, type EarlierParts } from './earlier.js';
 import { cutParts, makePart } from './part.js';
 import type { Reach, ReachedFormat } from './reach.js';
 
@@ -21,6 +22,8 @@ export interface KitRequest {
   version: string;
   /** How many processors compress. */
   processors: number;
+  /** What an earlier build made, by what it was made from. */
+  earlier?: ReadonlyMap<string, EarlierParts>;
   /** Called when a face is begun, and when it is done. */
   begin?: (face: PlannedFace) => void;
   end?: (face: PlannedFace) => void;
@@ -33,6 +36,7 @@ export async function makeKit({
   address,
   version,
   processors,
+  earlier,
   begin,
   end,
 }: KitRequest): Promise<{ files: Map<string, Uint8Array>; manifest: Manifest }> {
@@ -42,7 +46,10 @@ export async function makeKit({
     ({ source }) => source.size,
     async (face) => {
       begin?.(face);
-      const result = await makeFace(face, reach.formats);
+      const madeFrom = madeFromOf(face, reach.formats, version);
+      const before = earlier?.get(madeFrom);
+      const parts = before ?? (await makeParts(face, reach.formats));
+      const result: MadeFace = { ...face, ...parts, madeFrom };
       end?.(face);
       return result;
     },
@@ -74,13 +81,13 @@ export async function makeKit({
 /** Browsers that take older formats know no unicode-range, and would fetch every part. */
 const olderNeedWhole = { wholeReason: 'browsers to be served take older formats, and know no parts' };
 
-function makeFace(face: PlannedFace, formats: readonly ReachedFormat[]): Promise<MadeFace> {
+function makeParts(face: PlannedFace, formats: readonly ReachedFormat[]): Promise<EarlierParts> {
   return inFile(face.source.path, async () => {
     const isModern = formats.every(({ format }) => format === 'woff2');
     const cut = face.wanted && (isModern ? await cutParts(face, face.wanted) : olderNeedWhole);
-    if (cut && 'part' in cut) return { ...face, ...cut, older: [] };
+    if (cut && 'part' in cut) return { ...cut, older: [] };
     const [part, ...older] = await Promise.all(formats.map(({ format }) => makePart(face, format)));
-    return { ...face, part, older, wholeReason: cut?.wholeReason };
+    return { part, older, wholeReason: cut?.wholeReason };
   });
 }
 

@@ -74,8 +74,17 @@ describe('a config', () => {
     ],
     [
       'a key that is not supported yet',
-      { ...valid, budget: {} },
-      ['budget is not supported yet; take it out: this version sets no budgets'],
+      { ...valid, families: [{ ...family, arrive: 'together' }] },
+      ['families[0].arrive is not supported yet; take it out: this version has no arrival groups'],
+    ],
+    [
+      'a budget that is none',
+      { ...valid, budget: { page: 'little', face: '-3', preloads: 1.5 } },
+      [
+        'budget.preloads is 1.5; write a count',
+        'budget.face is "-3"; write a size, as in "90 kB"',
+        'budget.page is "little"; write a size, as in "90 kB"',
+      ],
     ],
     [
       'ranges and a rest that are none',
@@ -118,8 +127,8 @@ describe('a config', () => {
         '{"__proto__": 1, "constructor": {}, "output": {"folder": "t", "toString": 1}, "families": []}',
       ),
       [
-        '__proto__ is not a known key; known keys are site, output, reach, characters, rest, families',
-        'constructor is not a known key; known keys are site, output, reach, characters, rest, families',
+        '__proto__ is not a known key; known keys are site, output, reach, characters, rest, budget, families',
+        'constructor is not a known key; known keys are site, output, reach, characters, rest, budget, families',
         'output.toString is not a known key; known keys are folder, url',
         'families is []; list at least one family',
       ],
@@ -174,7 +183,15 @@ test('the JSON Schema for editors knows the keys, and which are required', () =>
     properties: Record<string, { anyOf?: object[]; items?: { required: string[] } }>;
     required: string[];
   };
-  expect(Object.keys(properties)).toEqual(['site', 'output', 'reach', 'characters', 'rest', 'families']);
+  expect(Object.keys(properties)).toEqual([
+    'site',
+    'output',
+    'reach',
+    'characters',
+    'rest',
+    'budget',
+    'families',
+  ]);
   expect(required).toEqual(['output', 'families']);
   expect(properties.families.items?.required).toEqual(['family', 'files']);
   expect(properties.reach.anyOf).toEqual([{ type: 'string' }, { type: 'array', items: { type: 'string' } }]);

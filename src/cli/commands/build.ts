@@ -2,7 +2,7 @@ import type { Command } from 'commander';
 import { build } from '../../app/build.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
-import { kitLines } from '../views/kit.js';
+import { budgetLines, kitLines } from '../views/kit.js';
 
 export const summary = 'make the kit that the config describes';
 /** In the order of the work. */
@@ -20,9 +20,10 @@ export function configure(command: Command, terminal: Terminal): void {
       const reporter = new Reporter(terminal, options);
       const request = { folder: terminal.folder, config: options.config };
       const result = await build(request, reporter.onProgress);
-      const { manifest, folder, changed } = result;
+      const { manifest, folder, changed, findings } = result;
       reporter.result(result);
-      reporter.say(...kitLines(manifest, folder, changed), '');
+      reporter.say(...kitLines(manifest, folder, changed), '', ...budgetLines(findings));
+      if (findings.length > 0) terminal.fallShort();
       reporter.say(
         `Next  put ${folder}/kit.head.html into <head> of your pages,`,
         `      and open ${folder}/proof.html to see every face.`,

@@ -1,4 +1,5 @@
 import colors from 'picocolors';
+import type { Finding } from '../../findings.js';
 import type { Manifest, ManifestFace } from '../../kit/index.js';
 import { count, kilobytes, share, table } from './words.js';
 
@@ -151,3 +152,9 @@ function few(items: readonly string[]): string {
   const shown = items.slice(0, 3).join(', ');
   return items.length > 3 ? `${shown} and ${items.length - 3} more` : shown;
 }
+
+/** Where the kit is over its budget. */
+export const budgetLines = (findings: readonly Finding[]): string[] =>
+  findings.length === 0
+    ? []
+    : [...findings.map(({ message, advice }) => `${colors.red('over')}  ${message}; ${advice}`), ''];

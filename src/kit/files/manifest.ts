@@ -45,6 +45,8 @@ export interface ManifestFace {
   preloadReason: string;
   /** The font file that it was made from, relative to the config. */
   source: { path: string; bytes: number; sha256: string };
+  /** A digest of all that decides what is in its parts; the next build takes them over where it is the same. */
+  madeFrom: string;
   parts: ManifestPart[];
   /** The pages that draw it on load and the rules that ask for it, those behind most text first. */
   demand?: { pages: number; rules: { file: string; line: number; selector: string }[] };
@@ -124,6 +126,7 @@ function manifestFace(face: MadeFace, base: string): ManifestFace {
     preload,
     preloadReason,
     source: { path: source.path, bytes: source.size, sha256: sha256(source.bytes) },
+    madeFrom: face.madeFrom,
     ...(wanted ? { demand: { pages: wanted.pages.length, rules: wanted.rules.slice(0, rulesTold) } } : {}),
     ...(wholeReason === undefined ? {} : { wholeReason }),
     parts: [part, ...(rest ? [rest] : []), ...older].map((made) => ({

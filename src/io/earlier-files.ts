@@ -1,0 +1,13 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+/** Files of a folder as they are; undefined for those that aren't there or can't be read. */
+export const filesOf =
+  (folder: string) =>
+  (file: string): Uint8Array | undefined => {
+    try {
+      return readFileSync(join(folder, file));
+    } catch {
+      return undefined;
+    }
+  };

@@ -1,0 +1,67 @@
+import { rangesOf } from '../core/text/unicode-ranges.js';
+import { parseUnicodeRanges } from '../core/text/parse-ranges.js';
+import { sha256 } from './digest.js';
+import type { Manifest, ManifestPart } from './files/manifest.js';
+import type { MadeFace, Part } from './made.js';
+import type { PlannedFace } from './plan.js';
+import type { ReachedFormat } from './reach.js';
+
+/** What was made of a face by an earlier build. */
+export type EarlierParts = Pick<MadeFace, 'part' | 'rest' | 'older' | 'wholeReason'>;
+
+/** All that decides the bytes of a face's parts, as a digest. @param version of this program */
+export function madeFromOf(
+  { source, family, weight, style, stretch, wanted }: PlannedFace,
+  formats: readonly ReachedFormat[],
+  version: string,
+): string {
+  const cut = wanted && [wanted.characters.toJSON(), wanted.features, wanted.keepsRest];
+  const all = [
+    version,
+    sha256(source.bytes),
+    source.path,
+    family,
+    weight,
+    style,
+    stretch,
+    formats.map(({ format }) => format),
+    cut ?? null,
+  ];
+  return sha256(new TextEncoder().encode(JSON.stringify(all)));
+}
+
+/**
+ * What an earlier build made, by what it was made from; files that aren't as the manifest says are left out.
+ *
+ * @param read a file of the kit
+ */
+export function earlierParts(
+  manifest: Manifest,
+  read: (file: string) => Uint8Array | undefined,
+): Map<string, EarlierParts> {
+  const found = new Map<string, EarlierParts>();
+  for (const { faces } of manifest.families) {
+    for (const { madeFrom, parts, wholeReason } of faces) {
+      const made = parts.map((part) => partOf(part, read));
+      if (!made.every((part) => part !== undefined)) continue;
+      const [part, ...others] = made;
+      found.set(madeFrom, {
+        part,
+        rest: others.find(({ name }) => name === 'rest'),
+        older: others.filter(({ name }) => name !== 'rest'),
+        wholeReason,
+      });
+    }
+  }
+  return found;
+}
+
+function partOf(
+  { file, part, format, sha256: digest, characters, dropped, changed }: ManifestPart,
+  read: (file: string) => Uint8Array | undefined,
+): Part | undefined {
+  const bytes = read(file);
+  if (!bytes || sha256(bytes) !== digest) return undefined;
+  const ranges = rangesOf(parseUnicodeRanges(characters).codePoints());
+  return { file, name: part, format, bytes, sha256: digest, characters: ranges, dropped, changed };
+}
