@@ -1,7 +1,9 @@
 import { join, relative, resolve } from 'node:path';
 import { loadConfig } from '../config/load.js';
+import { readConfig } from '../config/read.js';
 import type { KitConfig } from '../config/schema.js';
 import { sourcesOf, type Source } from '../core/source/index.js';
+import { DenseGlyphError } from '../errors.js';
 import type { Finding } from '../findings.js';
 import { filesOf } from '../io/earlier-files.js';
 import { overBudget } from '../kit/budget.js';
@@ -17,6 +19,7 @@ import type { Manifest } from '../kit/files/manifest.js';
 import { planKit } from '../kit/plan.js';
 import { reachOf } from '../kit/reach.js';
 import { version } from '../version.js';
+import type { DraftedConfig } from './draft-config.js';
 import { Steps, type OnProgress } from './progress.js';
 import { planByDemand } from './site-demand.js';
 
@@ -25,6 +28,12 @@ export interface BuildRequest {
   folder: string;
   /** The config, where it isn't found from the folder upwards. */
   config?: string | undefined;
+  /** Font files, archives, folders or globs, in the place of a config. */
+  fonts?: readonly string[] | undefined;
+  /** The kit's folder, for `fonts`. */
+  out?: string | undefined;
+  /** The folder that is served as the site, for `fonts`. */
+  site?: string | undefined;
 }
 
 export interface BuildResult {
@@ -36,18 +45,48 @@ export interface BuildResult {
   manifest: Manifest;
   /** Where it is over its budget. */
   findings: Finding[];
+  /** Without a config file: the config that gives the same, and why it is so. */
+  drafted?: DraftedConfig;
 }
 
 /**
- * Builds the kit that a config file describes and writes it.
+ * Builds the kit that a config file describes, or one from fonts that are named, and writes it.
  *
  * @throws DenseGlyphError, or AggregateError of them for several mistakes in the config
  * @example const { manifest } = await build({ folder: process.cwd() });
  */
 export async function build(request: BuildRequest, progress?: OnProgress): Promise<BuildResult> {
-  const { config, base } = await loadConfig(request.folder, request.config);
+  const { config, base, drafted } = await configOf(request, progress);
   const { folder, ...built } = await buildKit(config, base, progress);
-  return { buildVersion: 1, folder: relative(request.folder, folder) || folder, ...built };
+  return {
+    buildVersion: 1,
+    folder: relative(request.folder, folder) || folder,
+    ...built,
+    ...(drafted ? { drafted } : {}),
+  };
+}
+
+async function configOf(
+  { folder, config: file, fonts = [], out, site }: BuildRequest,
+  progress?: OnProgress,
+): Promise<{ config: KitConfig; base: string; drafted?: DraftedConfig }> {
+  if (fonts.length === 0) {
+    const lost = out === undefined ? site && '--site' : '--out';
+    if (lost) {
+      const advice = 'name the fonts, or write it into the config';
+      throw new DenseGlyphError('call-invalid', `${lost} is for fonts that are named`, {}, advice);
+    }
+    return loadConfig(folder, file);
+  }
+  if (file !== undefined) {
+    const advice = 'name either the fonts or the config';
+    throw new DenseGlyphError('call-invalid', 'both fonts and a config are named', {}, advice);
+  }
+  if (out === undefined)
+    throw new DenseGlyphError('call-invalid', '--out is missing', {}, 'say where the kit goes: --out <dir>');
+  const { draftConfig } = await import('./draft-config.js');
+  const drafted = await draftConfig(await openSources(fonts, folder), { folder, out, site }, progress);
+  return { config: readConfig(drafted.config, 'the drafted config'), base: folder, drafted };
 }
 
 /**

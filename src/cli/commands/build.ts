@@ -10,23 +10,42 @@ export const order = 60;
 
 interface BuildOptions extends CommonOptions {
   config?: string;
+  out?: string;
+  site?: string;
+  printConfig?: true;
 }
 
 export function configure(command: Command, terminal: Terminal): void {
   command
+    .argument('[fonts...]', 'font files, folders, globs or archives, in the place of a config')
     .option('-c, --config <file>', 'the config, if it is not found from here upwards')
-    .addHelpText('after', '\nExample:\n  dense-glyph build --config dense-glyph.config.yaml\n')
-    .action(async (options: BuildOptions) => {
+    .option('--out <dir>', 'where the kit of these fonts goes')
+    .option('--site <dir>', 'the folder that is served as the site; the fonts are cut to what its pages draw')
+    .option('--print-config', 'print the config that gives the same kit')
+    .addHelpText(
+      'after',
+      '\nExamples:\n  dense-glyph build --config dense-glyph.config.yaml\n  dense-glyph build fonts --out site/type --site site\n',
+    )
+    .action(async (fonts: string[], options: BuildOptions) => {
       const reporter = new Reporter(terminal, options);
-      const request = { folder: terminal.folder, config: options.config };
+      const { config, out, site } = options;
+      const request = { folder: terminal.folder, config, fonts, out, site };
       const result = await build(request, reporter.onProgress);
-      const { manifest, folder, changed, findings } = result;
+      const { manifest, folder, changed, findings, drafted } = result;
       reporter.result(result);
       reporter.say(...kitLines(manifest, folder, changed), '', ...budgetLines(findings));
+      if (drafted) reporter.say(...drafted.reasons.map((reason) => `note  ${reason}`), '');
+      if (drafted && options.printConfig) reporter.say(...(await configLines(drafted.config)), '');
       if (findings.length > 0) terminal.fallShort();
       reporter.say(
         `Next  put ${folder}/kit.head.html into <head> of your pages,`,
         `      and open ${folder}/proof.html to see every face.`,
       );
     });
+}
+
+/** The config as a file would hold it. */
+async function configLines(config: object): Promise<string[]> {
+  const { dump } = await import('js-yaml');
+  return ['# dense-glyph.config.yaml', ...dump(config, { lineWidth: 110 }).trimEnd().split('\n')];
 }
