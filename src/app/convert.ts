@@ -8,6 +8,7 @@ import { sizeOfFile } from '../io/read.js';
 import { atOnce } from '../kit/at-once.js';
 import { takePaths, type TakenPaths } from './collisions.js';
 import { LicenceFiles } from './licence-files.js';
+import { ruleFaceOf, rulesToPaste, type RuleFace } from './paste-rules.js';
 import { Steps, type OnProgress } from './progress.js';
 
 export interface ConvertRequest {
@@ -24,6 +25,8 @@ export interface ConvertRequest {
   tolerance?: number;
   /** Whether to search for the smallest WOFF. */
   smallest?: boolean;
+  /** A stylesheet to write that declares them. */
+  css?: string | undefined;
 }
 
 export interface ConvertResult {
@@ -31,6 +34,8 @@ export interface ConvertResult {
   conversions: Conversion[];
   /** Licence texts of archives that were written beside the fonts. */
   licences: string[];
+  /** `@font-face` rules, ready to paste: for a stylesheet beside the fonts, or for `css`. */
+  rules: string;
 }
 
 export interface Conversion {
@@ -38,6 +43,8 @@ export interface Conversion {
   input: string;
   inputFormat: FontFormat;
   inputBytes: number;
+  /** What CSS sees of it. */
+  face: RuleFace;
   outputs: ConvertedFile[];
 }
 
@@ -106,16 +113,20 @@ export async function convert(request: ConvertRequest, progress?: OnProgress): P
     for (const { path, bytes } of outputs) writeWhole(path, bytes);
   }
   const texts = licences.write(order.out);
+  const told = conversions.map(({ outputs, ...conversion }) => ({
+    ...conversion,
+    outputs: outputs.map((output) => ({
+      ...output,
+      path: relative(folder, output.path) || output.path,
+      bytes: output.bytes.length,
+    })),
+  }));
+  const rules = rulesToPaste(told, folder, request.css ?? join(request.out, 'fonts.css'));
+  if (request.css !== undefined) writeWhole(resolve(folder, request.css), rules);
   return {
     conversionVersion: 1,
-    conversions: conversions.map(({ outputs, ...conversion }) => ({
-      ...conversion,
-      outputs: outputs.map((output) => ({
-        ...output,
-        path: relative(folder, output.path) || output.path,
-        bytes: output.bytes.length,
-      })),
-    })),
+    conversions: told,
+    rules,
     licences: texts.map((path) => relative(folder, path) || path),
   };
 }
@@ -135,6 +146,7 @@ async function convertFile(file: NamedFile, order: Order): Promise<Made[]> {
       input: whole ? path : `${path}, face ${face.number}`,
       inputFormat: face.format,
       inputBytes: whole ? bytes.length : face.size,
+      face: ruleFaceOf(face.font),
       outputs: await convertFace(face, whole ? basename(path, extname(path)) : face.fileName, path, order),
     });
   }

@@ -11,6 +11,8 @@ import type { SubsetFile, SubsetTask } from '../kit/subset-file.js';
 import type { DrawnBesides, RequestedFeatures } from '../site/usage/styled-files.js';
 import { takePaths, type TakenPaths } from './collisions.js';
 import { LicenceFiles } from './licence-files.js';
+import { rangesOf, unicodeRangeText } from '../core/text/unicode-ranges.js';
+import { rulesToPaste } from './paste-rules.js';
 import { Steps, type OnProgress } from './progress.js';
 import { wantedBy, type WantedText } from './wanted-text.js';
 
@@ -29,6 +31,8 @@ export interface SubsetRequest extends WantedText {
   smallest?: boolean;
   /** Of a collection only this face: its number from 1, or its name. */
   face?: string | undefined;
+  /** A stylesheet to write that declares them. */
+  css?: string | undefined;
 }
 
 export interface SubsetResult {
@@ -43,6 +47,8 @@ export interface SubsetResult {
   subsets: CutFont[];
   /** Licence texts of archives, and long ones of fonts, that were written beside them. */
   licences: string[];
+  /** `@font-face` rules, ready to paste: for a stylesheet beside the fonts, or for `css`. */
+  rules: string;
   /** Whether a font lacks a character of the texts, or a letter of the languages. */
   fallsShort: boolean;
 }
@@ -117,8 +123,20 @@ export async function subset(request: SubsetRequest, progress?: OnProgress): Pro
       licences.addInner(licenceText, basename(made[i].paths[0], extname(made[i].paths[0])));
   }
   const texts = licences.write(out);
+  const rules = rulesToPaste(
+    made.map(({ input, paths }, i) => ({
+      input,
+      face: subsets[i].face,
+      outputs: paths.map((path, k) => ({ path, format: formats[k] })),
+      unicodeRange: unicodeRangeText(rangesOf(drawnBy(subsets[i].characters))),
+    })),
+    folder,
+    request.css ?? join(request.out, 'fonts.css'),
+  );
+  if (request.css !== undefined) writeWhole(resolve(folder, request.css), rules);
   return {
     subsetVersion: 1,
+    rules,
     wanted: wanted.characters.size,
     languages: wanted.languages,
     turnedOn: Object.fromEntries(wanted.turnedOn),
@@ -140,6 +158,10 @@ export async function subset(request: SubsetRequest, progress?: OnProgress): Pro
     fallsShort: subsets.some(({ characters }) => characters.missing.some((c) => wanted.needed.has(c))),
   };
 }
+
+/** All that a font that was cut down draws. */
+const drawnBy = ({ had, optional, companions }: SubsetFile['characters']): number[] =>
+  [...had, ...optional, ...companions].sort((a, b) => a - b);
 
 /** A face to cut down: which one of its file from 0, its name for files, and how the report calls it. */
 interface FaceInput {

@@ -1,6 +1,7 @@
 import { openFonts, writeFont, type FontFormat } from '../core/containers/index.js';
 import { inFile } from '../errors.js';
 import { finding, type Finding } from '../findings.js';
+import { faceStyleOf, type FaceStyle } from '../core/face/index.js';
 import type { Font } from '../core/sfnt/font.js';
 import { forbidsSubsetting, licenceOf } from '../core/sfnt/licence.js';
 import { recogniseLicence } from '../core/sfnt/open-licences.js';
@@ -34,6 +35,8 @@ export interface SubsetTask {
 }
 
 export interface SubsetFile extends Omit<Subset, 'font'> {
+  /** What CSS sees of it. */
+  face: Pick<FaceStyle, 'family' | 'weight' | 'style' | 'stretch'>;
   outputs: { format: FontFormat; bytes: Uint8Array; dropped: string[] }[];
   /** Features that the call names and the font hasn't. */
   absent: Finding[];
@@ -58,7 +61,14 @@ export async function makeSubset(task: SubsetTask): Promise<SubsetFile> {
       writeFormats(small, task),
       Promise.resolve().then(() => legalFindings(font, task.path)),
     ]);
-    return { ...about, absent: await absentFeatures(font, task), outputs, legal };
+    const { family, weight, style, stretch } = faceStyleOf(font).face;
+    return {
+      ...about,
+      face: { family, weight, style, stretch },
+      absent: await absentFeatures(font, task),
+      outputs,
+      legal,
+    };
   });
 }
 

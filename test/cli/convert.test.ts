@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openFont } from '#src/core/containers/index.js';
 import { cli, inFolder, tree } from '../../test-support/cli.js';
@@ -243,3 +243,24 @@ test('the program says its version, its commands, and which one was meant', () =
     mkdirSync(join(folder, 'deep'));
     expect((await cli(['build'], join(folder, 'deep'))).code).toBe(2);
   }));
+
+describe('rules to paste', () => {
+  test.each([
+    ['convert', ['--to', 'ttf,woff2'], undefined],
+    ['subset', ['--chars', 'Ahoy', '--to', 'woff2'], 'U+41, U+68, U+6F, U+79'],
+  ])('%s --css writes them with URLs that fit', (command, options, range) =>
+    inFolder(async (folder) => {
+      const font = join(sampleFonts, 'FerrywakeSans-BoldItalic.ttf');
+      const args = [command, font, ...options, '--out', 'site/type', '--css', 'site/css/fonts.css'];
+      const { code, err } = await cli(args, folder);
+      expect([code, err]).toEqual([0, '']);
+      const css = readFileSync(join(folder, 'site/css/fonts.css'), 'utf8');
+      expect(css).toMatch(/font-family: "Ferrywake Sans";\n {2}font-style: italic;\n {2}font-weight: 700;/);
+      const [first] = [...css.matchAll(/url\("([^"]+)"\)/g)].map(([, url]) => url);
+      expect(first).toBe('../type/FerrywakeSans-BoldItalic.woff2');
+      expect(existsSync(join(folder, 'site/css', first))).toBe(true);
+      expect(css.includes('unicode-range')).toBe(range !== undefined);
+      if (range !== undefined) expect(css).toContain(range);
+    }),
+  );
+});

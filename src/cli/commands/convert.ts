@@ -5,6 +5,7 @@ import { DenseGlyphError } from '../../errors.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import { conversionLines } from '../views/convert.js';
+import { ruleLines } from '../views/rules.js';
 import { readFormats, required } from './options.js';
 
 export const summary = 'convert font files between woff2, woff, ttf, otf, eot and svg';
@@ -17,6 +18,7 @@ interface ConvertOptions extends CommonOptions {
   face?: string;
   tolerance?: string;
   smallest?: boolean;
+  css?: string;
 }
 
 export function configure(command: Command, terminal: Terminal): void {
@@ -24,6 +26,7 @@ export function configure(command: Command, terminal: Terminal): void {
     .argument('<fonts...>', 'font files, archives, folders or globs')
     .option('--to <formats>', `one or more of ${fontFormats.join(', ')}, separated by commas`)
     .option('--out <dir>', 'the folder to write to')
+    .option('--css <file>', 'write the @font-face rules there; without it they are printed')
     .option('--face <which>', 'of a collection only this face: its number from 1, or its name')
     .option('--tolerance <em>', 'how far a curve may stray where CFF outlines become TrueType', '1/2000')
     .option('--smallest', 'search for the smallest woff; takes some ten seconds a font')
@@ -38,10 +41,11 @@ export function configure(command: Command, terminal: Terminal): void {
         face: options.face,
         tolerance: readTolerance(options.tolerance),
         smallest: options.smallest === true,
+        css: options.css,
       };
       const result = await convert(request, reporter.onProgress);
       reporter.result(result);
-      reporter.say(...conversionLines(result));
+      reporter.say(...conversionLines(result), '', ...ruleLines(result.rules, options.css));
     });
 }
 

@@ -3,6 +3,7 @@ import { subset, type SubsetResult } from '../../app/subset.js';
 import { fontFormats } from '../../core/containers/formats.js';
 import type { FeatureChoice } from '../../core/subset/features.js';
 import { DenseGlyphError } from '../../errors.js';
+import { ruleLines } from '../views/rules.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import type { CharacterNames } from '../views/subset.js';
@@ -23,6 +24,7 @@ interface SubsetOptions extends CommonOptions {
   features?: string;
   hinting: string;
   smallest?: boolean;
+  css?: string;
   face?: string;
 }
 
@@ -58,6 +60,7 @@ export function configure(command: Command, terminal: Terminal): void {
       'try other orders of glyphs as well, which takes three times as long, and write outlines as short as TTF, WOFF and EOT allow',
     )
     .option('--to <formats>', `one or more of ${fontFormats.join(', ')}`, 'woff2')
+    .option('--css <file>', 'write the @font-face rules there; without it they are printed')
     .option('--face <which>', 'of a collection only this face: its number from 1, or its name')
     .addHelpText('after', '\nExample:\n  dense-glyph subset fonts/*.ttf --languages en,el --out site/type\n')
     .action((fonts: string[], options: SubsetOptions) => run(fonts, options, terminal));
@@ -78,6 +81,7 @@ async function run(fonts: string[], options: SubsetOptions, terminal: Terminal):
     features: readFeatures(options.features),
     hinting: readHinting(options.hinting),
     smallest: options.smallest === true,
+    css: options.css,
     face: options.face,
   };
   // What the report takes is loaded while the first fonts are compressed.
@@ -86,7 +90,8 @@ async function run(fonts: string[], options: SubsetOptions, terminal: Terminal):
   reporter.result(result);
   if (view) {
     const { subsetLines } = await view;
-    reporter.say(...subsetLines(result, terminal, await namesFor(result)));
+    reporter.say(...subsetLines(result, terminal, await namesFor(result)), '');
+    reporter.say(...ruleLines(result.rules, options.css));
   }
   if (result.fallsShort) terminal.fallShort();
 }
