@@ -74,35 +74,45 @@ async function wantedOf(
   rest: KitConfig['rest'],
   isDrawn: boolean,
 ): Promise<WantedOfFace | undefined> {
-  const asked = parseUnicodeRanges(config?.ranges ?? '');
-  asked.addAll(CodePointSet.ofText(config?.also ?? ''));
-  const languages = [...(config?.languages ?? []), ...(demand?.languages ?? [])];
-  if (languages.length > 0)
-    asked.addAll(await charactersOf(config?.languages ?? [], demand?.languages ?? []));
-  if (demand) asked.addAll(demand.characters);
-  if (asked.size === 0) return undefined;
   if (!demand && !isDrawn && !config) return undefined;
+  const characters = await askedBy(config);
+  if (demand) {
+    characters.addAll(demand.characters);
+    characters.addAll(await charactersOf(demand.languages, false));
+  }
+  if (characters.size === 0) return undefined;
+  const keepsRest = rest === 'keep';
+  if (!demand) return { characters, features: [], keepsRest, pages: [], rules: [] };
   return {
-    characters: asked,
-    features: [...(demand?.features ?? [])].sort(),
-    keepsRest: rest === 'keep',
-    pages: [...(demand?.drawnOn ?? [])].sort(),
-    rules: [...(demand?.rules.values() ?? [])]
+    characters,
+    features: [...demand.features].sort(),
+    keepsRest,
+    pages: [...demand.drawnOn].sort(),
+    rules: [...demand.rules.values()]
       .sort((a, b) => b.pieces - a.pieces)
       .map(({ file, line, selector }) => ({ file, line, selector })),
   };
 }
 
-/** @param own those of the config, which have to be known @param found those of pages, which may be anything */
-async function charactersOf(own: Iterable<string>, found: Iterable<string>): Promise<CodePointSet> {
-  const { requestedLanguage } = await import('../core/text/requested-language.js');
+/** What the config asks for besides. */
+async function askedBy(config: CharactersConfig): Promise<CodePointSet> {
+  const { ranges = '', also = '', languages = [] } = config ?? {};
+  const characters = parseUnicodeRanges(ranges);
+  characters.addAll(CodePointSet.ofText(also));
+  characters.addAll(await charactersOf(languages, true));
+  return characters;
+}
+
+/** @param areKnown whether a language that isn't known is a mistake; pages may say anything */
+async function charactersOf(languages: Iterable<string>, areKnown: boolean): Promise<CodePointSet> {
   const characters = new CodePointSet();
-  for (const tag of own) characters.addAll(requestedLanguage(tag).characters);
-  for (const tag of found) {
+  for (const tag of languages) {
+    // What languages are written with takes a file that is only loaded where one is named.
+    const { requestedLanguage } = await import('../core/text/requested-language.js');
     try {
       characters.addAll(requestedLanguage(tag).characters);
     } catch (cause) {
-      if (!(cause instanceof DenseGlyphError)) throw cause;
+      if (areKnown || !(cause instanceof DenseGlyphError)) throw cause;
     }
   }
   return characters;

@@ -1,0 +1,163 @@
+import { describe, expect, test } from '@jest/globals';
+import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Manifest } from '#src/kit/index.js';
+import { cli, inFolder } from '../../test-support/cli.js';
+import { sampleFonts } from '../../test-support/paths.js';
+
+/** A project with the sample fonts and a config. */
+async function project<Result>(config: object, use: (folder: string) => Promise<Result>): Promise<Result> {
+  return inFolder(async (folder) => {
+    cpSync(sampleFonts, join(folder, 'fonts'), { recursive: true });
+    writeFileSync(join(folder, 'dense-glyph.config.json'), JSON.stringify(config));
+    return use(folder);
+  });
+}
+
+const sans = {
+  family: 'Ferrywake Sans',
+  files: 'fonts/FerrywakeSans-{Regular,Bold,Italic,BoldItalic}.ttf',
+  role: 'body',
+  rights: 'OFL-1.1',
+};
+const slab = {
+  family: 'Lampbuoy Slab',
+  files: ['fonts/LampbuoySlab-Bold.otf'],
+  role: 'heading',
+  fallback: ['Georgia', 'serif'],
+};
+const config = { output: { folder: 'site/type' }, families: [sans, slab] };
+
+const manifestIn = (folder: string) =>
+  JSON.parse(readFileSync(join(folder, 'site/type/kit.json'), 'utf8')) as Manifest;
+const textIn = (folder: string, file: string) => readFileSync(join(folder, 'site/type', file), 'utf8');
+
+describe('a kit that is cut to its site', () => {
+  const page = (body: string, lang = 'en') =>
+    `<!doctype html><html lang=${lang}><meta charset=utf-8><style>
+body { font-family: "Ferrywake Sans", Arial } h1 { font-family: "Lampbuoy Slab", serif; font-weight: 700 }
+b { font-weight: 700 } .n { font-variant-numeric: tabular-nums } input { font: inherit }</style><body>${body}`;
+  const cutConfig = { ...config, site: { root: 'site' } };
+
+  const inSite = <Result>(
+    pages: Record<string, string>,
+    use: (folder: string) => Promise<Result>,
+    more: object = {},
+  ) =>
+    project({ ...cutConfig, ...more }, async (folder) => {
+      mkdirSync(join(folder, 'site'), { recursive: true });
+      for (const [name, text] of Object.entries(pages)) writeFileSync(join(folder, 'site', name), text);
+      return use(folder);
+    });
+
+  const facesIn = ({ families }: Manifest) =>
+    families.flatMap(({ family, faces }) =>
+      faces.map(({ weight, style, parts, demand }) => ({
+        name: `${family} ${weight} ${style}`,
+        parts: parts.map(({ part, characters }) => `${part} ${characters.slice(0, 40)}`),
+        pages: demand?.pages,
+      })),
+    );
+
+  test('each face has what its pages draw, and the rest; what nobody draws is left out', () =>
+    inSite({ 'a.html': page('<h1>Pier</h1><p>Boat <b>six</b>'), 'b.html': page('<p>No') }, async (folder) => {
+      const { code, out, err } = await cli(['build'], folder);
+      expect([code, err]).toEqual([0, '']);
+      expect(out).toContain(
+        'left out, as no page draws it: Ferrywake Sans 400 italic, Ferrywake Sans 700 italic',
+      );
+      const manifest = manifestIn(folder);
+      expect(facesIn(manifest).map(({ name, pages }) => [name, pages])).toEqual([
+        ['Ferrywake Sans 400 normal', 2],
+        ['Ferrywake Sans 700 normal', 1],
+        ['Lampbuoy Slab 700 normal', 1],
+      ]);
+      const [regular] = facesIn(manifest);
+      expect(regular.parts.map((part) => part.split(' ')[0])).toEqual(['site', 'rest']);
+      expect(manifest.pages.map(({ page: name, files }) => [name, files.length])).toEqual([
+        ['a.html', 3],
+        ['b.html', 1],
+      ]);
+      expect(manifest.families[0].faces[0].demand?.rules[0]).toMatchObject({
+        file: 'a.html',
+        selector: 'body',
+      });
+      const css = textIn(folder, 'kit.css');
+      expect(css.match(/@font-face/g)).toHaveLength(6);
+      expect(css.match(/unicode-range: /g)).toHaveLength(6);
+    }));
+
+  test('where visitors type, the language of the page comes in', () =>
+    inSite({ 'a.html': page('<p>Βάρκα <input>', 'el') }, async (folder) => {
+      await cli(['build', '--quiet'], folder);
+      const { parts } = manifestIn(folder).families[0].faces[0];
+      expect(parts[0].characters).toContain('U+3A3-3CE');
+    }));
+
+  test.each<[string, object, string[]]>([
+    ['rest: drop', { rest: 'drop' }, ['site']],
+    ['fromSite: false', { characters: { fromSite: false } }, ['full']],
+    ['old browsers', { reach: 'ie 11' }, ['full', 'full']],
+  ])('%s', (_, more, expected) =>
+    inSite(
+      { 'a.html': page('<h1>Pier</h1><p>Boat') },
+      async (folder) => {
+        await cli(['build', '--quiet'], folder);
+        const { parts } = manifestIn(folder).families[0].faces[0];
+        expect(parts.map(({ part }) => part)).toEqual(expected);
+      },
+      more,
+    ),
+  );
+
+  test('a second build takes over what is the same, and cuts anew what another page changes', () =>
+    inSite({ 'a.html': page('<h1>Pier</h1><p>Boat') }, async (folder) => {
+      await cli(['build', '--quiet'], folder);
+      const files = () => Object.keys(manifestIn(folder).files);
+      const first = files();
+      expect((await cli(['build'], folder)).out).toContain('(unchanged)');
+      writeFileSync(join(folder, 'site/a.html'), page('<h1>Pier</h1><p>Boats'));
+      await cli(['build', '--quiet'], folder);
+      const changed = files().filter((file) => !first.includes(file));
+      expect(changed.every((file) => file.startsWith('faces/ferrywake-sans-400n-'))).toBe(true);
+      expect(changed.length).toBeGreaterThan(0);
+    }));
+
+  test('over its budget it ends with 1 and says what weighs', () =>
+    inSite(
+      { 'a.html': page('<h1>Pier</h1><p>Boat') },
+      async (folder) => {
+        const { code, out } = await cli(['build'], folder);
+        expect(code).toBe(1);
+        expect(out).toMatch(
+          /over {2}a\.html fetches .* over 1\.0 kB for a page; do without one of Ferrywake Sans 400/,
+        );
+      },
+      { budget: { page: '1 kB' } },
+    ));
+
+  test('from fonts that are named, with roles from the site; the config that is printed gives the same', () =>
+    inSite({ 'a.html': page('<h1>Pier</h1><p>Boat') }, async (folder) => {
+      const fonts = ['fonts/FerrywakeSans-Regular.ttf', 'fonts/LampbuoySlab-Bold.otf'];
+      const args = ['build', ...fonts, '--out', 'site/type', '--site', 'site', '--print-config'];
+      const { code, out } = await cli(args, folder);
+      expect(code).toBe(0);
+      expect(out).toContain('Lampbuoy Slab: role heading, as headings ask for it');
+      const made = textIn(folder, 'kit.css');
+      const [, printed] = /# dense-glyph\.config\.yaml\n([^]*?)\n\n/.exec(out)!;
+      writeFileSync(join(folder, 'printed.yaml'), printed);
+      expect((await cli(['build', '--config', 'printed.yaml'], folder)).out).toContain('(unchanged)');
+      expect(textIn(folder, 'kit.css')).toBe(made);
+    }));
+
+  test.each([
+    [['build', 'fonts'], /--out is missing/],
+    [['build', '--out', 'x'], /--out is for fonts that are named/],
+    [['build', 'fonts', '--out', 'x', '--config', 'dense-glyph.config.json'], /both fonts and a config/],
+  ])('%j is refused', (args, message) =>
+    project(config, async (folder) => {
+      const { code, err } = await cli(args, folder);
+      expect([code, err]).toEqual([2, expect.stringMatching(message)]);
+    }),
+  );
+});
