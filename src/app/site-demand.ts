@@ -88,10 +88,20 @@ async function wantedOf(
     features: [...demand.features].sort(),
     keepsRest,
     pages: [...demand.drawnOn].sort(),
-    rules: [...demand.rules.values()]
-      .sort((a, b) => b.pieces - a.pieces)
-      .map(({ file, line, selector }) => ({ file, line, selector })),
+    rules: rulesOf(demand),
   };
+}
+
+/** Those behind most text first; one that sets several properties once. */
+function rulesOf({ rules }: FaceDemand): WantedOfFace['rules'] {
+  const found = new Map<string, { rule: WantedOfFace['rules'][number]; pieces: number }>();
+  for (const { file, line, selector, pieces } of rules.values()) {
+    const key = JSON.stringify([file, line, selector]);
+    const known = found.get(key);
+    if (known) known.pieces = Math.max(known.pieces, pieces);
+    else found.set(key, { rule: { file, line, selector }, pieces });
+  }
+  return [...found.values()].sort((a, b) => b.pieces - a.pieces).map(({ rule }) => rule);
 }
 
 /** What the config asks for besides. */

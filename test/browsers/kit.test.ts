@@ -112,6 +112,31 @@ describe.each(availableEngines())('in %s', (name) => {
     }
   });
 
+  test('what visitors type beyond what the pages draw comes from the rest, and looks the same', async () => {
+    const typed = 'Quernsay: VEXED JOLLY ÅLAND & Ωμέγα';
+    const widthOf = async (kit: string) => {
+      await engine.open(`${server.origin}/blank`);
+      return engine.run<number>(
+        `const link = Object.assign(document.createElement('link'), { rel: 'stylesheet', href: argument.kit + 'kit.css' });
+        await new Promise((done) => { link.onload = done; document.head.append(link); });
+        const line = document.createElement('span');
+        // Pairs that fall into both parts aren't kerned.
+        line.style.cssText = 'position: absolute; white-space: nowrap; font: 400 80px "Ferrywake Sans"; font-kerning: none';
+        line.textContent = argument.typed;
+        document.body.append(line);
+        await document.fonts.load('400 80px "Ferrywake Sans"', argument.typed);
+        await document.fonts.ready;
+        return line.getBoundingClientRect().width;`,
+        { kit, typed },
+      );
+    };
+    server.take();
+    const [cut, all] = [await widthOf('/type/'), await widthOf('/whole/')];
+    expect(cut).toBeCloseTo(all, 1);
+    const fetched = server.take().map(({ path }) => path);
+    expect(fetched.filter((path) => path.includes('-300-800n-rest-'))).toHaveLength(1);
+  });
+
   test('what the kit draws is what the sources draw, pixel by pixel', async () => {
     await engine.open(`${server.origin}/blank`);
     const pairs = whole.families.flatMap(({ family, faces }) =>

@@ -1,6 +1,8 @@
 import escapeHtml from 'escape-html';
 import { rangeText } from '../../core/face/index.js';
-import type { MadeFace, MadeFamily, MadeKit } from '../made.js';
+import type { CodePointRanges } from '../../core/text/unicode-ranges.js';
+import { placeText } from '../../errors.js';
+import type { MadeFace, MadeFamily, MadeKit, Part } from '../made.js';
 import { faceLabel } from '../plan.js';
 import { script as pageScript, style as pageStyle } from '../../browser/built/proof.js';
 import { sampleTexts } from './sample-text.js';
@@ -67,11 +69,48 @@ function shownWeights({ weight: [low, high] }: MadeFace): number[] {
   );
 }
 
+/** Parts of a face take turns in the order of their characters. */
+const allCharacters = (part: Part, rest: Part | undefined): CodePointRanges =>
+  [...part.characters, ...(rest?.characters ?? [])].sort(([a], [b]) => a - b);
+
+const rulesShown = 4;
+
+/** Which pages and rules the face is there for, or why all of it is. */
+function demandRows({ wanted, wholeReason }: MadeFace): string {
+  if (wholeReason !== undefined) return `<dt>Whole</dt><dd>${escapeHtml(wholeReason)}</dd>`;
+  if (!wanted) return '';
+  const rules = wanted.rules
+    .slice(0, rulesShown)
+    .map(
+      ({ file, line, selector }) =>
+        `<code>${escapeHtml(selector)}</code> ${escapeHtml(placeText({ file, line }))}`,
+    );
+  const pages = wanted.pages.length;
+  return `<dt>Drawn on</dt><dd>${count(pages, 'page')}${pages > 0 ? `: ${escapeHtml(wanted.pages.slice(0, 6).join(', '))}${pages > 6 ? ' …' : ''}` : ' on load'}</dd>
+    ${rules.length > 0 ? `<dt>Asked for by</dt><dd>${rules.join('; ')}</dd>` : ''}`;
+}
+
+const partWords: Readonly<Record<Part['name'], string>> = {
+  full: 'All characters',
+  site: 'What the pages draw',
+  rest: 'The rest',
+};
+const signsShown = 600;
+
+/** The characters of a part. */
+function partDetails({ name, characters, bytes }: Part): string {
+  const all = characters.flatMap(([first, last]) =>
+    Array.from({ length: last - first + 1 }, (_, i) => String.fromCodePoint(first + i)),
+  );
+  const signs = all.filter((sign) => /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(sign)).slice(0, signsShown);
+  return `<details><summary>${partWords[name]}: ${count(all.length, 'character')}, ${kilobytes(bytes.length)}</summary><p class="signs">${escapeHtml(signs.join(' '))}</p></details>`;
+}
+
 function faceArticle(face: MadeFace, role: string): string {
   const { family, weight, style, part, rest, source, preloadReason, preload, findings } = face;
   const weights = shownWeights(face);
   const shown = weights.includes(400) ? 400 : weights[0];
-  const [sample, ...others] = sampleTexts(part.characters);
+  const [sample, ...others] = sampleTexts(allCharacters(part, rest));
   const css = (value: number) =>
     `font-family: var(--type-${role}); font-weight: ${value}; font-style: ${style}`;
   const rows = waterfall
@@ -95,12 +134,14 @@ function faceArticle(face: MadeFace, role: string): string {
       rest ? `; ${kilobytes(rest.bytes.length)} more for what the pages don’t draw` : ''
     }</dd>
     <dt>Preload</dt><dd>${preload ? 'yes' : 'no'}: ${escapeHtml(preloadReason)}</dd>
+    ${demandRows(face)}
     ${findings.map(({ message }) => `<dt>Note</dt><dd>${escapeHtml(message)}</dd>`).join('')}
   </dl>
   <div class="drawn" style="${escapeHtml(css(shown))}">
     ${axis}<table class="waterfall">${rows}</table>
     <div class="reading">${reading}</div>
   </div>
-  <details><summary>The rule</summary><pre>${escapeHtml(faceRules(face, ''))}</pre></details>
+  ${[part, ...(rest ? [rest] : [])].map(partDetails).join('\n  ')}
+  <details><summary>The rule${rest ? 's' : ''}</summary><pre>${escapeHtml(faceRules(face, ''))}</pre></details>
 </article>`;
 }
