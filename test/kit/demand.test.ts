@@ -1,0 +1,169 @@
+import { describe, expect, test } from '@jest/globals';
+import { openFont } from '#src/core/containers/index.js';
+import { mappedCharacters } from '#src/core/text/mapped-characters.js';
+import { overBudget } from '#src/kit/budget.js';
+import { demandOnKit, type DemandingPage } from '#src/kit/demand.js';
+import type { Manifest } from '#src/kit/index.js';
+import type { KitPlan, PlannedFace } from '#src/kit/plan.js';
+import type { PageFace } from '#src/site/usage/page-faces.js';
+import { readSample } from '../../test-support/paths.js';
+
+const { font } = openFont(readSample('FerrywakeSans-Regular.ttf'));
+const { font: mono } = openFont(readSample('TidelogMono-Regular.ttf'));
+
+const faceOf = (family: string, weight: number, style: 'normal' | 'italic' = 'normal', source = font) =>
+  ({
+    family,
+    weight: [weight, weight],
+    style,
+    stretch: [100, 100],
+    source: { font: source, path: `${family}.ttf`, size: 1 },
+  }) as unknown as PlannedFace;
+
+const planOf = (...faces: PlannedFace[]): KitPlan => ({
+  families: [...new Set(faces.map(({ family }) => family))].map((family) => ({
+    family,
+    role: family.toLowerCase(),
+    stack: [family],
+    faces: faces.filter((face) => face.family === family),
+  })),
+});
+
+/** Text in a style, as a page asks for it. */
+const asking = (
+  stack: string[],
+  text: string,
+  { weight = 400, style = 'normal', features = [] as string[], possible = '' } = {},
+): [string, PageFace] => {
+  const codes = (signs: string) => new Set([...signs].map((sign) => sign.codePointAt(0)!));
+  const asked = { family: stack[0], weight, style: style as 'normal', stretch: 100 };
+  const rule = { file: 'a.css', line: 1, selector: 'p', property: 'font-family', pieces: 1 };
+  return [
+    JSON.stringify([stack, weight, style]),
+    {
+      asked,
+      stack,
+      drawn: codes(text),
+      possible: codes(possible),
+      rules: new Map([['a', rule]]),
+      features: new Set(features),
+      variations: new Set(),
+      typedIn: new Set(),
+      synthesis: 'weight style',
+    },
+  ];
+};
+
+const pageOf = (faces: [string, PageFace][], more: Partial<DemandingPage> = {}): DemandingPage => ({
+  page: 'a.html',
+  languages: ['en'],
+  faces: new Map(faces),
+  declared: [],
+  scripts: 0,
+  ...more,
+});
+
+/** Characters that are asked of each face, by family and weight. */
+function asked(plan: KitPlan, ...pages: DemandingPage[]): Record<string, string> {
+  return Object.fromEntries(
+    Array.from(demandOnKit(pages, plan), ([{ family, weight, style }, { characters }]) => [
+      `${family} ${weight[0]} ${style}`,
+      String.fromCodePoint(...characters.codePoints()),
+    ]),
+  );
+}
+
+describe('what pages ask of a kit', () => {
+  const regular = faceOf('Sans', 400);
+  const bold = faceOf('Sans', 700);
+  const italic = faceOf('Sans', 400, 'italic');
+  const code = faceOf('Mono', 400, 'normal', mono);
+  const plan = planOf(regular, bold, italic, code);
+
+  test.each<[string, [string, PageFace][], Record<string, string>]>([
+    ['the face of the weight', [asking(['Sans'], 'ab', { weight: 700 })], { 'Sans 700 normal': 'ab' }],
+    ['the nearest where there is none', [asking(['Sans'], 'a', { weight: 800 })], { 'Sans 700 normal': 'a' }],
+    ['the italic', [asking(['Sans', 'serif'], 'a', { style: 'italic' })], { 'Sans 400 italic': 'a' }],
+    ['families without regard to case', [asking(['sANS'], 'a')], { 'Sans 400 normal': 'a' }],
+    [
+      'the first family of the stack that the kit has',
+      [asking(['Nobody', 'Mono', 'Sans'], 'a')],
+      { 'Mono 400 normal': 'a' },
+    ],
+    ['what may be drawn too', [asking(['Sans'], 'a', { possible: 'z' })], { 'Sans 400 normal': 'az' }],
+    ['nothing of what it has not', [asking(['Arial', 'serif'], 'a')], {}],
+  ])('%s', (_, faces, expected) => {
+    expect(asked(plan, pageOf(faces))).toEqual(expected);
+  });
+
+  test('characters that the first family lacks go to the next one', () => {
+    const has = mappedCharacters(mono);
+    const lacking = String.fromCodePoint(
+      mappedCharacters(font)
+        .codePoints()
+        .find((one) => !has.has(one))!,
+    );
+    expect(asked(plan, pageOf([asking(['Mono', 'Sans'], `a${lacking}`)]))).toEqual({
+      'Mono 400 normal': 'a',
+      'Sans 400 normal': lacking,
+    });
+  });
+
+  test('a family that the page itself declares comes first', () => {
+    const faces = [asking(['Own', 'Sans'], 'a')];
+    expect(asked(plan, pageOf(faces, { declared: ['own'] }))).toEqual({});
+    expect(asked(plan, pageOf(faces))).toEqual({ 'Sans 400 normal': 'a' });
+  });
+
+  test('features and pages by face; a page that a script fills brings its language to every face', () => {
+    const demand = demandOnKit(
+      [
+        pageOf([asking(['Sans'], 'a', { features: ['tnum'] })]),
+        pageOf([asking(['Sans'], ' ', { weight: 700 })], { page: 'b.html' }),
+        pageOf([], { page: 'c.html', scripts: 1, languages: ['el'] }),
+      ],
+      plan,
+    );
+    expect([...demand.get(regular)!.features]).toEqual(['tnum']);
+    expect([...demand.get(regular)!.drawnOn]).toEqual(['a.html']);
+    // A space alone fetches nothing.
+    expect([...demand.get(bold)!.drawnOn]).toEqual([]);
+    expect([...demand.get(italic)!.languages]).toEqual(['el']);
+  });
+});
+
+describe('a budget', () => {
+  const part = (file: string, bytes: number) => ({ file, bytes });
+  const manifest = {
+    families: [
+      {
+        family: 'Sans',
+        faces: [
+          { weight: '300 800', style: 'normal', parts: [part('a', 30_000), part('rest', 90_000)] },
+          { weight: '400', style: 'italic', parts: [part('b', 20_000)] },
+        ],
+      },
+    ],
+    pages: [
+      { page: 'x.html', bytes: 50_000, files: ['a', 'b'] },
+      { page: 'y.html', bytes: 30_000, files: ['a'] },
+    ],
+    preloads: ['a', 'b'],
+  } as unknown as Manifest;
+
+  test.each([
+    [{}, []],
+    [{ page: 50_000, face: 30_000, preloads: 2 }, []],
+    [{ face: 25_000 }, ['Sans 300–800 weighs 30.0 kB, 5.0 kB over 25.0 kB for a face']],
+    [{ page: 49_000 }, ['x.html fetches 50.0 kB, 1.0 kB over 49.0 kB for a page']],
+    [{ page: 1000 }, ['x.html fetches 50.0 kB, 49.0 kB over 1.0 kB for a page, and 1 more are over it']],
+    [{ preloads: 1 }, ['2 files are preloaded, and 1 may be']],
+  ])('%j: %j', (budget, expected) => {
+    expect(overBudget(manifest, budget).map(({ message }) => message)).toEqual(expected);
+  });
+
+  test('names what would bring it down; without pages a visit may fetch all', () => {
+    const [{ advice }] = overBudget({ ...manifest, pages: [] }, { page: 45_000 });
+    expect(advice).toBe('do without one of Sans 300–800 30.0 kB, Sans 400 italic 20.0 kB');
+  });
+});
