@@ -82,12 +82,15 @@ async function wantedOf(
   }
   if (characters.size === 0) return undefined;
   const keepsRest = rest === 'keep';
-  if (!demand) return { characters, features: [], keepsRest, pages: [], rules: [] };
+  const nothing = { features: [], pages: [], weights: [], languages: [], rules: [] };
+  if (!demand) return { characters, keepsRest, ...nothing };
   return {
     characters,
     features: [...demand.features].sort(),
     keepsRest,
     pages: [...demand.drawnOn].sort(),
+    weights: [...demand.weights].sort((a, b) => a - b),
+    languages: [...demand.languages].sort(),
     rules: rulesOf(demand),
   };
 }

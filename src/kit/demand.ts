@@ -23,6 +23,8 @@ export interface FaceDemand {
   pages: Set<string>;
   /** Pages that draw it on load. */
   drawnOn: Set<string>;
+  /** Weights that they ask for. */
+  weights: Set<number>;
   /** The rules behind it, with how much text each stands behind. */
   rules: Map<string, AskingRule & { pieces: number }>;
   /** Languages of fields that visitors type into, and of pages that a script fills. */
@@ -91,6 +93,7 @@ function demandOf(face: PlannedFace, demand: Map<PlannedFace, FaceDemand>): Face
       features: new Set(),
       pages: new Set(),
       drawnOn: new Set(),
+      weights: new Set(),
       rules: new Map(),
       languages: new Set(),
     };
@@ -109,6 +112,7 @@ function addDemand(
   for (const tag of face.features) demand.features.add(tag);
   for (const language of face.typedIn) demand.languages.add(language);
   demand.pages.add(page);
+  demand.weights.add(face.asked.weight);
   if (characters.some((character) => character > 0x20 && face.drawn.has(character))) demand.drawnOn.add(page);
   for (const [key, rule] of face.rules) {
     const before = demand.rules.get(key);

@@ -57,11 +57,21 @@ export function earlierParts(
 }
 
 function partOf(
-  { file, part, format, sha256: digest, characters, dropped, changed }: ManifestPart,
+  { file, part, format, sha256: digest, characters, stillBytes, dropped, changed }: ManifestPart,
   read: (file: string) => Uint8Array | undefined,
 ): Part | undefined {
   const bytes = read(file);
   if (!bytes || sha256(bytes) !== digest) return undefined;
   const ranges = rangesOf(parseUnicodeRanges(characters).codePoints());
-  return { file, name: part, format, bytes, sha256: digest, characters: ranges, dropped, changed };
+  return {
+    file,
+    name: part,
+    format,
+    bytes,
+    sha256: digest,
+    characters: ranges,
+    stillBytes,
+    dropped,
+    changed,
+  };
 }

@@ -14,6 +14,8 @@ export interface Part {
   characters: CodePointRanges;
   /** What of the source it doesn't carry, in words. */
   dropped: string[];
+  /** Of a variable face: what the same would weigh without its axes, at the start of them. */
+  stillBytes?: number | undefined;
   /** What was changed inside, so that old browsers link it as its rule does. */
   changed: string[];
 }

@@ -95,13 +95,21 @@ async function cutPart(
     features: { keep: [...features], leave: [] },
   });
   const written = await writeFont(font, 'woff2');
+  const stillBytes = name === 'site' && font.has('fvar') ? await bytesWithoutAxes(font) : undefined;
   const all = name === 'site' ? mappedCharacters(font) : characters;
   return {
     ...named(face, name, 'woff2', written.bytes),
     characters: all.ranges(),
     dropped: [...source.dropped, ...dropped, ...written.dropped],
+    stillBytes,
     changed: [],
   };
+}
+
+/** As WOFF2. */
+async function bytesWithoutAxes(font: Font): Promise<number> {
+  const { font: still } = withoutVariations(font);
+  return (await writeFont(still, 'woff2')).bytes.length;
 }
 
 /**

@@ -15,6 +15,10 @@ export interface WantedOfFace {
   keepsRest: boolean;
   /** Pages that draw it on load. */
   pages: readonly string[];
+  /** Weights that pages ask for, ascending: of a variable face, where on its axis. */
+  weights: readonly number[];
+  /** Languages that came in, as visitors type in them or a script brings the text. */
+  languages: readonly string[];
   /** The rules that ask for it, those behind most text first. */
   rules: readonly { file: string; line: number; selector: string }[];
 }

@@ -28,6 +28,8 @@ const wantedOf = (characters: CodePointSet, keepsRest = true): WantedOfFace => (
   features: [],
   keepsRest,
   pages: [],
+  weights: [],
+  languages: [],
   rules: [],
 });
 

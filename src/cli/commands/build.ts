@@ -33,7 +33,7 @@ export function configure(command: Command, terminal: Terminal): void {
       const result = await build(request, reporter.onProgress);
       const { manifest, folder, changed, findings, drafted } = result;
       reporter.result(result);
-      reporter.say(...kitLines(manifest, folder, changed), '', ...budgetLines(findings));
+      reporter.say(...kitLines(manifest, folder, changed, options.verbose), '', ...budgetLines(findings));
       if (drafted) reporter.say(...drafted.reasons.map((reason) => `note  ${reason}`), '');
       if (drafted && options.printConfig) reporter.say(...(await configLines(drafted.config)), '');
       if (findings.length > 0) terminal.fallShort();

@@ -29,7 +29,7 @@ export function configure(command: Command, terminal: Terminal): void {
       const port = readPort(options.port);
       const result = await demo({ folder: terminal.folder, out: options.out }, reporter.onProgress);
       reporter.result(result);
-      reporter.say(...demoLines(result, terminal.folder));
+      reporter.say(...demoLines(result, terminal.folder, options.verbose));
       if (options.serve) await serve(result, port, reporter);
       else if (!options.json)
         reporter.say('', 'Next  open them, or see them over HTTP with dense-glyph demo --serve');
@@ -47,11 +47,15 @@ function readPort(text: string): number {
   );
 }
 
-function demoLines({ folder, site, kit, pages, manifest }: DemoResult, from: string): string[] {
+function demoLines(
+  { folder, site, kit, pages, manifest }: DemoResult,
+  from: string,
+  allPages: boolean | undefined,
+): string[] {
   const kitFolder = join(folder, kit);
   const shown = (path: string) => shortest(path, from);
   return [
-    ...kitLines(manifest, shown(kitFolder), true),
+    ...kitLines(manifest, shown(kitFolder), true, allPages),
     '',
     `${colors.bold('Site')}  ${shown(join(site, 'index.html'))}`,
     `      ${count(pages.length, 'page')} in English, Greek and Polish, each with the kit’s head markup`,

@@ -12,7 +12,7 @@ const restBytes = (face: ManifestFace) =>
   sum(face.parts.filter(({ part }) => part === 'rest').map(({ bytes }) => bytes));
 
 /** What a person wants to know of a kit: its faces, their bytes before and after, what is preloaded and why. */
-export function kitLines(manifest: Manifest, folder: string, changed: boolean): string[] {
+export function kitLines(manifest: Manifest, folder: string, changed: boolean, allPages = false): string[] {
   const faces = manifest.families.flatMap(({ family, faces: list }) =>
     list.map((face) => ({ family, face })),
   );
@@ -59,6 +59,7 @@ export function kitLines(manifest: Manifest, folder: string, changed: boolean): 
       face.findings.map(({ message }) => `${family}: ${face.source.path}: ${message}`),
     ),
     ...wholeNotes(faces),
+    ...faces.flatMap(({ family, face }) => demandNotes(family, face)),
     ...droppedNotes(faces.map(({ face }) => face)),
     ...faces.flatMap(({ face }) =>
       face.parts
@@ -70,7 +71,7 @@ export function kitLines(manifest: Manifest, folder: string, changed: boolean): 
     `${colors.bold('Kit')}   ${folder}${state}`,
     '',
     ...table(columns, [...rows, [...total, '']]),
-    ...pageLines(manifest),
+    ...pageLines(manifest, allPages),
     ...reachLines(manifest),
     ...(notes.length > 0 ? ['', ...notes.map((note) => `${colors.yellow('note')}  ${note}`)] : []),
   ];
@@ -79,13 +80,14 @@ export function kitLines(manifest: Manifest, folder: string, changed: boolean): 
 const pagesShown = 5;
 
 /** What a visit fetches, and what is left out of the kit. */
-function pageLines({ pages, leftOut }: Manifest): string[] {
+function pageLines({ pages, leftOut }: Manifest, allPages: boolean): string[] {
   if (pages.length === 0) return [];
-  const shown = pages.slice(0, pagesShown);
+  const shown = allPages ? pages : pages.slice(0, pagesShown);
   const lines = shown.map(
     ({ page, bytes, files }) => `${kilobytes(bytes)} in ${count(files.length, 'file')}  ${page}`,
   );
-  if (pages.length > shown.length) lines.push(`less for ${pages.length - shown.length} more`);
+  if (pages.length > shown.length)
+    lines.push(`no more for ${pages.length - shown.length} others: --verbose lists them`);
   const [first, ...rest] = lines;
   const left = leftOut.map(({ family, face }) => `${family} ${face}`).join(', ');
   return [
@@ -94,6 +96,26 @@ function pageLines({ pages, leftOut }: Manifest): string[] {
     ...rest.map((line) => `      ${line}`),
     ...(left ? [`      left out, as no page draws it: ${left}`] : []),
   ];
+}
+
+/** Where pages stand on the axis of a variable face, what it costs, and languages that came in. */
+function demandNotes(family: string, { weight, style, demand, parts }: ManifestFace): string[] {
+  if (!demand) return [];
+  const name = `${family}${style === 'normal' ? '' : ` ${style}`}`;
+  const [{ bytes, stillBytes }] = parts;
+  const notes: string[] = [];
+  if (stillBytes !== undefined && weight.includes(' ') && demand.weights.length > 0) {
+    const files = demand.weights.length === 1 ? 'one static file' : `${demand.weights.length} static files`;
+    const sum = kilobytes(stillBytes * demand.weights.length);
+    notes.push(
+      `${name}: pages ask for ${demand.weights.join(', ')} in ${kilobytes(bytes)}; ${files} would weigh some ${sum}`,
+    );
+  }
+  if (demand.languages.length > 0)
+    notes.push(
+      `${name}: ${demand.languages.join(', ')} came in, as visitors type in it or a script brings the text`,
+    );
+  return notes;
 }
 
 /** Faces that aren't cut, and why; those of all faces once. */

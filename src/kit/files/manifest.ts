@@ -3,6 +3,7 @@ import { unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import { rangeText, type FontDisplay, type Slope } from '../../core/face/index.js';
 import { sha256 } from '../digest.js';
 import type { MadeFace, MadeKit } from '../made.js';
+import type { WantedOfFace } from '../plan.js';
 import type { Reach, ReachedFormat } from '../reach.js';
 import { preloadsOf } from './head.js';
 
@@ -49,7 +50,14 @@ export interface ManifestFace {
   madeFrom: string;
   parts: ManifestPart[];
   /** The pages that draw it on load and the rules that ask for it, those behind most text first. */
-  demand?: { pages: number; rules: { file: string; line: number; selector: string }[] };
+  demand?: {
+    pages: number;
+    /** Weights that they ask for. */
+    weights: readonly number[];
+    /** Languages that came in, as visitors type in them or a script brings the text. */
+    languages: readonly string[];
+    rules: { file: string; line: number; selector: string }[];
+  };
   /** Why it isn't cut to what the site draws. */
   wholeReason?: string;
   /** Where the source disagrees with itself or with the config. */
@@ -67,6 +75,8 @@ export interface ManifestPart {
   sha256: string;
   /** The characters in it, as `unicode-range` writes them. */
   characters: string;
+  /** Of a variable face: what the same would weigh without its axes. */
+  stillBytes?: number;
   /** What of the source it doesn't carry. */
   dropped: string[];
   /** What was changed inside, so that old browsers link it as its rule does. */
@@ -115,6 +125,18 @@ function pagesOf(kit: MadeKit): Manifest['pages'] {
 
 const rulesTold = 3;
 
+const demandTold = ({
+  pages,
+  weights,
+  languages,
+  rules,
+}: WantedOfFace): NonNullable<ManifestFace['demand']> => ({
+  pages: pages.length,
+  weights,
+  languages,
+  rules: rules.slice(0, rulesTold),
+});
+
 function manifestFace(face: MadeFace, base: string): ManifestFace {
   const { weight, style, stretch, display, preload, preloadReason, source, part, rest, older } = face;
   const { findings, wanted, wholeReason } = face;
@@ -127,7 +149,7 @@ function manifestFace(face: MadeFace, base: string): ManifestFace {
     preloadReason,
     source: { path: source.path, bytes: source.size, sha256: sha256(source.bytes) },
     madeFrom: face.madeFrom,
-    ...(wanted ? { demand: { pages: wanted.pages.length, rules: wanted.rules.slice(0, rulesTold) } } : {}),
+    ...(wanted ? { demand: demandTold(wanted) } : {}),
     ...(wholeReason === undefined ? {} : { wholeReason }),
     parts: [part, ...(rest ? [rest] : []), ...older].map((made) => ({
       file: made.file,
@@ -137,6 +159,7 @@ function manifestFace(face: MadeFace, base: string): ManifestFace {
       bytes: made.bytes.length,
       sha256: made.sha256,
       characters: unicodeRangeText(made.characters),
+      ...(made.stillBytes === undefined ? {} : { stillBytes: made.stillBytes }),
       dropped: made.dropped,
       changed: made.changed,
     })),
