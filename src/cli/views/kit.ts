@@ -87,7 +87,7 @@ function pageLines({ pages, leftOut }: Manifest, allPages: boolean): string[] {
     ({ page, bytes, files }) => `${kilobytes(bytes)} in ${count(files.length, 'file')}  ${page}`,
   );
   if (pages.length > shown.length)
-    lines.push(`no more for ${pages.length - shown.length} others: --verbose lists them`);
+    lines.push(`no more on the other ${pages.length - shown.length}; --verbose lists them`);
   const [first, ...rest] = lines;
   const left = leftOut.map(({ family, face }) => `${family} ${face}`).join(', ');
   return [
