@@ -1,36 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Manifest } from '#src/kit/index.js';
-import { cli, inFolder } from '../../test-support/cli.js';
-import { sampleFonts } from '../../test-support/paths.js';
-
-/** A project with the sample fonts and a config. */
-async function project<Result>(config: object, use: (folder: string) => Promise<Result>): Promise<Result> {
-  return inFolder(async (folder) => {
-    cpSync(sampleFonts, join(folder, 'fonts'), { recursive: true });
-    writeFileSync(join(folder, 'dense-glyph.config.json'), JSON.stringify(config));
-    return use(folder);
-  });
-}
-
-const sans = {
-  family: 'Ferrywake Sans',
-  files: 'fonts/FerrywakeSans-{Regular,Bold,Italic,BoldItalic}.ttf',
-  role: 'body',
-  rights: 'OFL-1.1',
-};
-const slab = {
-  family: 'Lampbuoy Slab',
-  files: ['fonts/LampbuoySlab-Bold.otf'],
-  role: 'heading',
-  fallback: ['Georgia', 'serif'],
-};
-const config = { output: { folder: 'site/type' }, families: [sans, slab] };
-
-const manifestIn = (folder: string) =>
-  JSON.parse(readFileSync(join(folder, 'site/type/kit.json'), 'utf8')) as Manifest;
-const textIn = (folder: string, file: string) => readFileSync(join(folder, 'site/type', file), 'utf8');
+import { cli } from '../../test-support/cli.js';
+import { config, manifestIn, project, textIn } from '../../test-support/project.js';
 
 describe('a kit that is cut to its site', () => {
   const page = (body: string, lang = 'en') =>

@@ -8,33 +8,7 @@ import type { Manifest } from '#src/kit/index.js';
 import { cli, inFolder, tree } from '../../test-support/cli.js';
 import { buildCollection } from '../../test-support/fonts.js';
 import { readSample, root, sampleFonts } from '../../test-support/paths.js';
-
-/** A project with the sample fonts and a config. */
-async function project<Result>(config: object, use: (folder: string) => Promise<Result>): Promise<Result> {
-  return inFolder(async (folder) => {
-    cpSync(sampleFonts, join(folder, 'fonts'), { recursive: true });
-    writeFileSync(join(folder, 'dense-glyph.config.json'), JSON.stringify(config));
-    return use(folder);
-  });
-}
-
-const sans = {
-  family: 'Ferrywake Sans',
-  files: 'fonts/FerrywakeSans-{Regular,Bold,Italic,BoldItalic}.ttf',
-  role: 'body',
-  rights: 'OFL-1.1',
-};
-const slab = {
-  family: 'Lampbuoy Slab',
-  files: ['fonts/LampbuoySlab-Bold.otf'],
-  role: 'heading',
-  fallback: ['Georgia', 'serif'],
-};
-const config = { output: { folder: 'site/type' }, families: [sans, slab] };
-
-const manifestIn = (folder: string) =>
-  JSON.parse(readFileSync(join(folder, 'site/type/kit.json'), 'utf8')) as Manifest;
-const textIn = (folder: string, file: string) => readFileSync(join(folder, 'site/type', file), 'utf8');
+import { config, manifestIn, project, sans, slab, textIn } from '../../test-support/project.js';
 
 describe('build', () => {
   test('writes the whole kit: parts, rules, hints, manifest, ledger, licences, proof', () =>

@@ -11,6 +11,7 @@ const built = join(root, 'src/browser/built');
 export async function bundlePages() {
   const out = join(root, 'build/src/browser/built');
   mkdirSync(out, { recursive: true });
+  const common = readFileSync(join(root, 'src/browser/page.css'), 'utf8');
   for (const file of readdirSync(built)) {
     const page = basename(file, '.d.ts');
     const bundle = await rollup({
@@ -25,7 +26,7 @@ export async function bundlePages() {
     // It stands in a script element.
     if (/<\/script|<!--/i.test(script)) throw new Error(`${page}: the script would end its element`);
     const styleFile = join(root, 'src/browser', page, 'style.css');
-    const style = existsSync(styleFile) ? readFileSync(styleFile, 'utf8') : undefined;
+    const style = existsSync(styleFile) ? common + readFileSync(styleFile, 'utf8') : undefined;
     const texts = { script, ...(style === undefined ? {} : { style }) };
     const lines = Object.entries(texts).map(
       ([name, text]) => `export const ${name} = ${JSON.stringify(text)};\n`,
