@@ -78,15 +78,18 @@ export async function makeKit({
   return { files: kit.files, manifest };
 }
 
-/** Browsers that take older formats know no unicode-range, and would fetch every part. */
-const olderNeedWhole = { wholeReason: 'browsers to be served take older formats, and know no parts' };
-
 function makeParts(face: PlannedFace, formats: readonly ReachedFormat[]): Promise<EarlierParts> {
   return inFile(face.source.path, async () => {
-    const isModern = formats.every(({ format }) => format === 'woff2');
-    const cut = face.wanted && (isModern ? await cutParts(face, face.wanted) : olderNeedWhole);
-    if (cut && 'part' in cut) return { ...cut, older: [] };
-    const [part, ...older] = await Promise.all(formats.map(({ format }) => makePart(face, format)));
+    const cut = face.wanted && (await cutParts(face, face.wanted));
+    const isCut = cut !== undefined && 'part' in cut;
+    const whole = await Promise.all(
+      formats
+        .filter(({ format }) => !isCut || format !== 'woff2')
+        .map(({ format }) => makePart(face, format)),
+    );
+    // Browsers that take older formats know no parts.
+    if (isCut) return { ...cut, older: whole };
+    const [part, ...older] = whole;
     return { part, older, wholeReason: cut?.wholeReason };
   });
 }

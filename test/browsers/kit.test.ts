@@ -32,6 +32,10 @@ beforeAll(async () => {
   appendFileSync(join(folder, 'whole/dense-glyph.config.yaml'), 'characters: { fromSite: false }\n');
   expect((await cli(['build', '--config', 'whole/dense-glyph.config.yaml', '--quiet'], folder)).code).toBe(0);
   whole = read('whole/site/type/kit.json');
+  // And one for browsers of old, which has whole files beside the parts.
+  await cli(['demo', '--out', 'old', '--quiet'], folder);
+  appendFileSync(join(folder, 'old/dense-glyph.config.yaml'), 'reach: [defaults, ie 11]\n');
+  expect((await cli(['build', '--config', 'old/dense-glyph.config.yaml', '--quiet'], folder)).code).toBe(0);
   const vendor = await cli(
     ['convert', join(vendorFonts, '*.ttf'), '--to', 'woff2', '--out', 'vendor', '--quiet'],
     folder,
@@ -45,6 +49,7 @@ beforeAll(async () => {
   server = await LoggingServer.start(
     {
       '/': join(folder, 'demo/site/'),
+      '/old/': join(folder, 'old/site/'),
       '/whole/': join(folder, 'whole/site/type/'),
       '/sources/': sampleFonts,
       '/samples/': join(folder, 'samples/'),
@@ -110,6 +115,20 @@ describe.each(availableEngines())('in %s', (name) => {
       if (page === 'notices.html')
         for (const file of manifest.preloads) expect([...counts.keys()]).toContain(`/type/${file}`);
     }
+  });
+
+  test('whole files for browsers of old are not fetched, and parts are', async () => {
+    server.take();
+    await engine.open(`${server.origin}/old/timetable.html`);
+    const failed = await engine.run<number>(
+      `await document.fonts.ready; return [...document.fonts].filter(({ status }) => status === 'error').length;`,
+    );
+    expect(failed).toBe(0);
+    const faces = server
+      .take()
+      .flatMap(({ path }) => /\/faces\/(.*)-[0-9a-f]{8}\.(\w+)$/.exec(path)?.[0] ?? []);
+    expect(faces.length).toBeGreaterThanOrEqual(4);
+    expect(faces.filter((path) => !/-site-[0-9a-f]{8}\.woff2$/.test(path))).toEqual([]);
   });
 
   test('what visitors type beyond what the pages draw comes from the rest, and looks the same', async () => {

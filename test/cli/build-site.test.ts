@@ -70,7 +70,7 @@ b { font-weight: 700 } .n { font-variant-numeric: tabular-nums } input { font: i
   test.each<[string, object, string[]]>([
     ['rest: drop', { rest: 'drop' }, ['site']],
     ['fromSite: false', { characters: { fromSite: false } }, ['full']],
-    ['old browsers', { reach: 'ie 11' }, ['full', 'full']],
+    ['old browsers, which get the whole', { reach: 'ie 11' }, ['site', 'rest', 'full']],
   ])('%s', (_, more, expected) =>
     inSite(
       { 'a.html': page('<h1>Pier</h1><p>Boat') },

@@ -17,10 +17,19 @@ export function faceRules(face: MadeFace, base: string): string {
     return fontFaceText({ family, weight, style, stretch, display, sources, unicodeRange });
   };
   if (part.name === 'full') return rule([part, ...older]);
-  return [part, ...(rest ? [rest] : [])]
+  const parts = [part, ...(rest ? [rest] : [])]
     .map((one) => rule([one], unicodeRangeText(one.characters)))
     .join('\n');
+  if (older.length === 0) return parts;
+  const inside = parts.replace(/^(?=.)/gm, '  ');
+  return `${rule(older)}\n@supports (${knowsParts}) {\n${inside}}\n`;
 }
+
+/**
+ * What browsers know that take WOFF2 and fetch parts by their characters. Older ones read nothing inside of it, and have the
+ * whole face from the rule before; newer ones have no use for that, as the parts come later and are all of the face.
+ */
+const knowsParts = 'font-variation-settings: normal';
 
 /**
  * Internet Explorer before 9 takes everything from the first bracket to the last one for the URL; behind a question
