@@ -65,8 +65,8 @@ async function pages() {
 }
 
 try {
-  await terminal('demo', `node ${program} demo --out ferries`, 31);
-  await terminal('build', `node ${program} build --config ferries/dense-glyph.config.yaml`, 25);
+  await terminal('demo', `node ${program} demo --out ferries`, 27);
+  await terminal('build', `node ${program} build --config ferries/dense-glyph.config.yaml`, 22);
   await terminal('convert', `node ${program} convert ferries/fonts --to woff2,woff --out web`, 24);
   await terminal('inspect', `node ${program} inspect ferries/fonts/FerrywakeSans-Variable.ttf --weigh`, 45);
   await terminal('inspect-many', `node ${program} inspect ferries/fonts`, 40);
@@ -74,7 +74,7 @@ try {
   await terminal(
     'subset',
     `node ${program} subset ferries/fonts/FerrywakeSans-Regular.ttf --chars-from ferries/site --languages el,cy --chars ж --out type`,
-    44,
+    34,
   );
   cpSync(join(root, 'sample/before'), join(folder, 'before'), { recursive: true });
   await terminal('scan', `node ${program} scan before | head -45`, 47);
