@@ -7,14 +7,14 @@ import { DenseGlyphError } from '../errors.js';
 import type { Finding } from '../findings.js';
 import { filesOf } from '../io/earlier-files.js';
 import { overBudget } from '../kit/budget.js';
-import { earlierParts, type EarlierParts } from '../kit/earlier.js';
+import { earlierCosts, earlierParts } from '../kit/earlier.js';
 import { projectBrowsers } from '../io/browsers.js';
 import { temporaryState } from '../io/journal.js';
 import { fontPaths, licenceTextsFor, readFontFiles } from '../io/font-files.js';
 import { writeKitFolder } from '../io/kit-folder.js';
 import { processors } from '../io/processors.js';
 import type { KitAddress } from '../kit/made.js';
-import { makeKit } from '../kit/make.js';
+import { makeKit, type KitRequest } from '../kit/make.js';
 import type { Manifest } from '../kit/files/manifest.js';
 import { planKit } from '../kit/plan.js';
 import { reachOf } from '../kit/reach.js';
@@ -113,7 +113,7 @@ export async function buildKit(
   const folder = resolve(base, config.output.folder);
   const { files, manifest } = await makeKit({
     plan,
-    earlier: earlierIn(folder),
+    ...earlierIn(folder),
     reach: reachOf(config.reach, config.reach ? undefined : projectBrowsers(base)),
     address: addressOf(config, base),
     version: version(),
@@ -126,16 +126,17 @@ export async function buildKit(
 }
 
 /** What the kit in a folder holds, where it was made by this version; anything else is no kit to go on from. */
-function earlierIn(folder: string): Map<string, EarlierParts> {
+function earlierIn(folder: string): Pick<KitRequest, 'earlier' | 'earlierCosts'> {
   const read = filesOf(folder);
   const text = read('kit.json');
-  if (!text) return new Map();
+  if (!text) return {};
   try {
     const manifest = JSON.parse(new TextDecoder().decode(text)) as Manifest;
     const isOurs = manifest.manifestVersion === 2 && manifest.madeWith === version();
-    return isOurs ? earlierParts(manifest, read) : new Map<string, EarlierParts>();
+    if (!isOurs) return {};
+    return { earlier: earlierParts(manifest, read), earlierCosts: earlierCosts(manifest) };
   } catch {
-    return new Map();
+    return {};
   }
 }
 

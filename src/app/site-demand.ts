@@ -5,7 +5,7 @@ import { parseUnicodeRanges } from '../core/text/parse-ranges.js';
 import { DenseGlyphError } from '../errors.js';
 import { readSite } from '../io/site-folder.js';
 import { demandOnKit, type DemandingPage, type FaceDemand } from '../kit/demand.js';
-import { faceLabel, type KitPlan, type PlannedFace, type WantedOfFace } from '../kit/plan.js';
+import type { KitPlan, PlannedFace, WantedOfFace } from '../kit/plan.js';
 import type { OnProgress } from './progress.js';
 import { scannedSite } from './scan-threads.js';
 
@@ -26,7 +26,7 @@ export async function planByDemand(
 ): Promise<KitPlan> {
   const pages = await demandingPages(config, base, progress);
   const demand = pages.length > 0 ? demandOnKit(pages, plan) : new Map<PlannedFace, FaceDemand>();
-  const leftOut: { family: string; face: string }[] = [];
+  const leftOut: PlannedFace[] = [];
   const families: KitPlan['families'] = [];
   for (const [i, family] of plan.families.entries()) {
     const { weights, styles, characters = config.characters } = config.families[i];
@@ -35,12 +35,24 @@ export async function planByDemand(
     const faces: PlannedFace[] = [];
     for (const face of family.faces) {
       const own = demand.get(face);
-      if (isDrawn && !isChosen && !own) leftOut.push({ family: family.family, face: faceLabel(face) });
+      if (isDrawn && !isChosen && !own) leftOut.push(await asNext(face, family.faces, demand));
       else faces.push({ ...face, wanted: await wantedOf(own, characters, config.rest, isDrawn) });
     }
     families.push({ ...family, faces });
   }
   return { families, leftOut };
+}
+
+/** A face that nothing draws, cut as the one of its family that draws most: what a next style would cost. */
+async function asNext(
+  face: PlannedFace,
+  family: readonly PlannedFace[],
+  demand: ReadonlyMap<PlannedFace, FaceDemand>,
+): Promise<PlannedFace> {
+  const [most] = family
+    .flatMap((one) => demand.get(one) ?? [])
+    .sort((a, b) => b.characters.size - a.characters.size);
+  return { ...face, wanted: await wantedOf(most, {}, 'drop', true) };
 }
 
 async function demandingPages(

@@ -56,6 +56,10 @@ export function earlierParts(
   return found;
 }
 
+/** What an earlier build said that faces would weigh, by what they would be made from. */
+export const earlierCosts = ({ leftOut }: Manifest): Map<string, number> =>
+  new Map(leftOut.map(({ madeFrom, bytes }) => [madeFrom, bytes]));
+
 function partOf(
   { file, part, format, sha256: digest, characters, stillBytes, dropped, changed }: ManifestPart,
   read: (file: string) => Uint8Array | undefined,

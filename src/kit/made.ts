@@ -33,6 +33,16 @@ export interface MadeFace extends PlannedFace {
   older: Part[];
 }
 
+/** A face that is at hand and that no page draws. */
+export interface LeftOutFace {
+  family: string;
+  /** As in `700 italic`. */
+  face: string;
+  /** What it would weigh as a next style, with the characters that its family draws most of. */
+  bytes: number;
+  madeFrom: string;
+}
+
 export interface MadeFamily extends Omit<PlannedFamily, 'faces'> {
   faces: MadeFace[];
 }
@@ -47,7 +57,7 @@ export interface KitAddress {
 
 export interface MadeKit {
   families: MadeFamily[];
-  leftOut: { family: string; face: string }[];
+  leftOut: LeftOutFace[];
   reach: Reach;
   address: KitAddress;
   /** The licence texts that go with it: their path in the kit, and the source that each came from. */

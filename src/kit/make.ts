@@ -6,8 +6,8 @@ import { manifestOf, type Manifest } from './files/manifest.js';
 import { moduleFiles } from './files/module.js';
 import { proofFile } from './files/proof.js';
 import { stylesheetFile } from './files/stylesheet.js';
-import type { KitPlan, PlannedFace } from './plan.js';
-import type { KitAddress, MadeFace, MadeFamily, MadeKit } from './made.js';
+import { faceLabel, type KitPlan, type PlannedFace } from './plan.js';
+import type { KitAddress, LeftOutFace, MadeFace, MadeFamily, MadeKit } from './made.js';
 import { inFile } from '../errors.js';
 import { atOnce } from './at-once.js';
 import { madeFromOf, type EarlierParts } from './earlier.js';
@@ -24,6 +24,8 @@ export interface KitRequest {
   processors: number;
   /** What an earlier build made, by what it was made from. */
   earlier?: ReadonlyMap<string, EarlierParts>;
+  /** What it said that faces would weigh that were left out. */
+  earlierCosts?: ReadonlyMap<string, number>;
   /** Called when a face is begun, and when it is done. */
   begin?: (face: PlannedFace) => void;
   end?: (face: PlannedFace) => void;
@@ -37,6 +39,7 @@ export async function makeKit({
   version,
   processors,
   earlier,
+  earlierCosts,
   begin,
   end,
 }: KitRequest): Promise<{ files: Map<string, Uint8Array>; manifest: Manifest }> {
@@ -59,7 +62,12 @@ export async function makeKit({
     ...family,
     faces: family.faces.map((face) => made[planned.indexOf(face)]),
   }));
-  const { leftOut = [] } = plan;
+  const costOf = async (face: PlannedFace): Promise<LeftOutFace> => {
+    const madeFrom = madeFromOf(face, reach.formats, version);
+    const bytes = earlierCosts?.get(madeFrom) ?? (await weightOf(face));
+    return { family: face.family, face: faceLabel(face), bytes, madeFrom };
+  };
+  const leftOut = await atOnce(plan.leftOut ?? [], ({ source }) => source.size, costOf, processors);
   const kit: MadeKit = { families, leftOut, reach, address, licences: new Map(), files: new Map() };
   for (const { faces } of families) {
     for (const { part, rest, older } of faces) {
@@ -76,6 +84,12 @@ export async function makeKit({
   const manifest = manifestOf(kit, version);
   text('kit.json', `${JSON.stringify(manifest, null, 2)}\n`);
   return { files: kit.files, manifest };
+}
+
+/** What pages would fetch of a face. */
+async function weightOf(face: PlannedFace): Promise<number> {
+  const { part } = await makeParts(face, [{ format: 'woff2', browsers: [] }]);
+  return part.bytes.length;
 }
 
 function makeParts(face: PlannedFace, formats: readonly ReachedFormat[]): Promise<EarlierParts> {

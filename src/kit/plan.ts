@@ -52,8 +52,8 @@ export interface PlannedFamily {
 
 export interface KitPlan {
   families: PlannedFamily[];
-  /** Faces that are at hand and that no page draws, by family. */
-  leftOut?: { family: string; face: string }[];
+  /** Faces that are at hand and that no page draws, as they would be shipped. */
+  leftOut?: PlannedFace[];
 }
 
 /** `400`, `700 italic`, `300–800`. */

@@ -89,7 +89,9 @@ function pageLines({ pages, leftOut }: Manifest, allPages: boolean): string[] {
   if (pages.length > shown.length)
     lines.push(`no more on the other ${pages.length - shown.length}; --verbose lists them`);
   const [first, ...rest] = lines;
-  const left = leftOut.map(({ family, face }) => `${family} ${face}`).join(', ');
+  const left = leftOut
+    .map(({ family, face, bytes }) => `${family} ${face} (would fetch ${kilobytes(bytes)})`)
+    .join(', ');
   return [
     '',
     `${colors.bold('Pages')} ${first}`,

@@ -2,7 +2,7 @@ import type { Finding } from '../../findings.js';
 import { unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import { rangeText, type FontDisplay, type Slope } from '../../core/face/index.js';
 import { sha256 } from '../digest.js';
-import type { MadeFace, MadeKit } from '../made.js';
+import type { LeftOutFace, MadeFace, MadeKit } from '../made.js';
 import type { WantedOfFace } from '../plan.js';
 import type { Reach, ReachedFormat } from '../reach.js';
 import { preloadsOf } from './head.js';
@@ -16,7 +16,7 @@ export interface Manifest {
   reach: Reach;
   families: ManifestFamily[];
   /** Faces that are at hand and that no page draws. */
-  leftOut: { family: string; face: string }[];
+  leftOut: LeftOutFace[];
   /** What a visit to each page fetches of faces, the heaviest first; empty where the pages weren't read. */
   pages: { page: string; bytes: number; files: string[] }[];
   /** Files to preload, relative to the kit. */
