@@ -26,8 +26,8 @@ export function readDocument(html: string, lines: Lines = 'on demand'): SiteElem
   const root = builtRoot(html, isNoted);
   if (lines === 'on demand' && !isNoted) {
     let known: number[] | undefined;
-    const of = (number: number) => (known ??= linesIn(html))[number] ?? 0;
-    number(root, (element) => (element.lines = { of }));
+    const lines = { of: (at: number) => (known ??= linesIn(html))[at] ?? 0 };
+    number(root, (element) => (element.lines = lines));
   }
   return root;
 }
@@ -51,7 +51,7 @@ function linesIn(html: string): number[] {
 function number(root: BuiltElement, visit: (element: BuiltElement) => void): void {
   let count = 0;
   for (const tree of treesWithin(root)) {
-    for (const element of elementsWithin(tree) as Iterable<BuiltElement>) {
+    for (const element of elementsWithin(tree) as readonly BuiltElement[]) {
       element.number = count++;
       visit(element);
     }
@@ -100,13 +100,21 @@ function assignSlots(host: SiteElement, shadow: SiteElement): void {
   }
 }
 
+/** Those of whole trees, which are gone through often. */
+const known = new WeakMap<SiteElement, readonly SiteElement[]>();
+
 /** An element and all below it, in the order of the document; not what is in shadow trees. */
-export function* elementsWithin(root: SiteElement): Generator<SiteElement> {
+export function elementsWithin(root: SiteElement): readonly SiteElement[] {
+  const before = known.get(root);
+  if (before) return before;
+  const found: SiteElement[] = [];
   const waiting = [root];
   for (let element = waiting.pop(); element; element = waiting.pop()) {
-    yield element;
+    found.push(element);
     for (let i = element.elements.length - 1; i >= 0; i--) waiting.push(element.elements[i]);
   }
+  if (root.parent === undefined) known.set(root, found);
+  return found;
 }
 
 /** The root of a page, then those of its shadow trees. */

@@ -252,7 +252,7 @@ const isClosedSelect = ({ name, attributes }: SiteElement): boolean =>
   name === 'select' && !attributes.has('multiple') && !(Number(attributes.get('size')) > 1);
 
 function chosenOption(select: SiteElement): string {
-  const options = [...elementsWithin(select)].filter(({ name }) => name === 'option');
+  const options = elementsWithin(select).filter(({ name }) => name === 'option');
   const chosen = options.find(({ attributes }) => attributes.has('selected')) ?? options[0];
   return chosen === undefined ? '' : (chosen.attributes.get('label') ?? ownText(chosen));
 }

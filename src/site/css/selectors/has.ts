@@ -26,7 +26,7 @@ export function has(inner: readonly CssNode[], compiling: Compiling): Matcher {
 }
 
 /** Elements that a relative selector may mean. */
-function candidates(element: SiteElement, combinator: string): SiteElement[] {
+function candidates(element: SiteElement, combinator: string): readonly SiteElement[] {
   const siblings = element.parent?.elements ?? [];
   switch (combinator) {
     case '>':
@@ -36,6 +36,6 @@ function candidates(element: SiteElement, combinator: string): SiteElement[] {
     case '~':
       return siblings.slice(element.index + 1);
     default:
-      return [...elementsWithin(element)].slice(1);
+      return elementsWithin(element).slice(1);
   }
 }
