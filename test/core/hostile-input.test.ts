@@ -23,7 +23,6 @@ import { readSample, vendorFonts } from '../../test-support/paths.js';
 const cases = Number(process.env.DENSE_GLYPH_CASES ?? 300);
 const firstSeed = Number(process.env.DENSE_GLYPH_SEED ?? 1);
 /** Milliseconds and bytes that no case comes near; they tell a hang or a balloon from a slow machine. */
-/** Milliseconds after which an input counts as one that hangs, on a machine that does much else; and bytes. */
 const bounds = { time: 30_000, memory: 600e6 };
 
 const small = openFont(readFileSync(join(vendorFonts, 'KaTeX_Size3-Regular.ttf'))).font;
