@@ -1,7 +1,7 @@
 import { DenseGlyphError } from '../errors.js';
 import { version } from '../version.js';
 import { HttpClient, type Fetched } from '../io/http/index.js';
-import type { LinkedFile, Site, SitePage } from '../io/site.js';
+import type { Site, SitePage } from '../io/site.js';
 import { baseOf } from '../site/html/base-url.js';
 import { readDocument } from '../site/html/document.js';
 import { decodedPage } from '../site/html/encoding.js';
@@ -45,7 +45,7 @@ export async function readOnlineSite(
   const files = new OnlineFiles(client, new URL(start).origin);
   const pages = new Map<string, SitePage>();
   const problems: OnPages<SiteProblem>[] = [];
-  const waiting: { url: string; from: string; fromUrl: string }[] = [{ url: start, from: '', fromUrl: '' }];
+  const waiting: { url: string; from: string }[] = [{ url: start, from: '' }];
   const seen = new Set([start]);
   const readPage = read ?? files.page;
   const visit = async ({ url, from }: { url: string; from: string }) => {
@@ -89,7 +89,7 @@ export async function readOnlineSite(
     for (const link of pageLinks(root, linksFrom)) {
       if (seen.has(link) || new URL(link).origin !== files.origin) continue;
       seen.add(link);
-      waiting.push({ url: link, from: page, fromUrl: found.url });
+      waiting.push({ url: link, from: page });
     }
   };
   try {
@@ -104,10 +104,10 @@ export async function readOnlineSite(
     pages: [...pages.values()],
     problems,
     otherHost: files.otherHost,
-    linked: files.linked,
-    addressOf: async (address, from) => (await files.linked(address, from))?.address,
-    named: async (file) => (await files.linked(file, files.origin))?.bytes,
-    read: async (url) => (await files.linked(url, url))?.bytes,
+    shown: files.shown,
+    addressOf: files.addressOf,
+    named: async (file) => (await files.fetched(new URL(file, files.origin).href))?.bytes,
+    read: async (url) => (await files.fetched(url))?.bytes,
     nearest: () => undefined,
     end: () => client.end(),
   };
@@ -123,10 +123,10 @@ class OnlineFiles {
   ) {}
 
   /** What follows the host. */
-  shown(url: string): string {
+  readonly shown = (url: string): string => {
     const { origin, pathname, search } = new URL(url);
     return origin === this.origin ? pathname + search : url;
-  }
+  };
 
   readonly otherHost = (address: string, from: string): string | undefined => {
     if (!URL.canParse(address, from)) return undefined;
@@ -146,10 +146,13 @@ class OnlineFiles {
     }
   };
 
-  readonly linked = async (address: string, from: string): Promise<LinkedFile | undefined> => {
+  readonly addressOf = async (address: string, from: string): Promise<string | undefined> => {
     if (!URL.canParse(address, from)) return undefined;
-    const { href } = new URL(address, from);
-    const url = href.replace(/#.*$/s, '');
+    return (await this.fetched(new URL(address, from).href.replace(/#.*$/s, '')))?.url;
+  };
+
+  /** A file, which is kept under the address that a redirect led to as well. */
+  async fetched(url: string): Promise<Fetched | undefined> {
     let fetched = this.known.get(url);
     if (!fetched) {
       fetched = this.client.get(url, '*/*').then(
@@ -159,8 +162,9 @@ class OnlineFiles {
       this.known.set(url, fetched);
     }
     const found = await fetched;
-    return found && { file: this.shown(url), address: found.url, bytes: found.bytes };
-  };
+    if (found) this.known.set(found.url, fetched);
+    return found;
+  }
 }
 
 /** What of an error of the network a person can use. */

@@ -112,7 +112,11 @@ async function withScripts(
         const { page: file } = page;
         const problem = { code: 'page-unreadable', url: file, file, line: 0, reason: found.reason } as const;
         problems.push({ ...problem, pages: [file] });
-      } else pages[i] = { ...page, read: () => found.html };
+      } else {
+        // Scripts write addresses in full; ours is gone when the pages are scanned.
+        const html = found.html.replaceAll(served.origin, '');
+        pages[i] = { ...page, read: () => html };
+      }
       steps.end(page.size);
     }
   };

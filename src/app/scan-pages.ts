@@ -12,7 +12,9 @@ import {
 import { asUnnamedEncoding, decodedPage } from '../site/html/encoding.js';
 import { stylesheetsOf } from '../site/html/stylesheets.js';
 import { hostedReferences, type HostedReference } from '../site/usage/hosted-references.js';
-import { pageFaces, SiteStyles, type PageFace } from '../site/usage/page-faces.js';
+import { SiteStyles } from '../site/cascade/site-styles.js';
+import type { PageFace } from '../site/usage/page-face.js';
+import { pageFaces } from '../site/usage/page-faces.js';
 import { preloadsOf, type Preload } from '../site/usage/preloads.js';
 import type { LinkedStylesheet, OnPages, SiteProblem } from '../site/usage/found-on-pages.js';
 import { SiteStylesheets } from './site-stylesheets.js';

@@ -1,5 +1,5 @@
 import type { Finding } from '../findings.js';
-import type { AskedStyle, AskingRule, DrawnPlace } from '../site/usage/page-faces.js';
+import type { AskedStyle, AskingRule, DrawnPlace } from '../site/usage/page-face.js';
 
 /** A declared face, as its rule states it. */
 export interface DrawingFace {

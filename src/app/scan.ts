@@ -1,11 +1,16 @@
 import { resolve } from 'node:path';
-import { boldFrom } from '../core/face/matching.js';
 import { rangeText } from '../core/face/index.js';
 import { parseUnicodeRanges } from '../core/text/parse-ranges.js';
 import { rangesOf, unicodeRangeText } from '../core/text/unicode-ranges.js';
 import { writeWhole } from '../io/write-whole.js';
-import { drawnBy, faceRuleOf, type FaceRule } from '../site/usage/declared-faces.js';
-import type { DrawnPlace, PageFace } from '../site/usage/page-faces.js';
+import {
+  faceRuleOf,
+  fakedBy,
+  matchedFace,
+  type FaceRule,
+  type MatchedFace,
+} from '../site/usage/declared-faces.js';
+import type { DrawnPlace, PageFace } from '../site/usage/page-face.js';
 import type { FontFaceDescriptors } from '../site/css/rules.js';
 import { siteFindings } from '../site/usage/findings/index.js';
 import { addSupplies } from './font-supplies.js';
@@ -33,24 +38,22 @@ export type { DrawingFace, ScannedFace, ScanResult };
 export async function scan(request: ScanRequest, progress?: OnProgress): Promise<ScanResult> {
   const { site, problems, end } = await openSite(request, progress);
   const withPlaces = request.places === true || request.page !== undefined;
-  const rulesOf = rulesOnce();
-  const { pages: read, ...found } = await scannedSite(site, withPlaces, progress).catch(
-    async (cause: unknown) => {
-      await end();
-      throw cause;
-    },
-  );
-  const scanned = read.map(({ fontFaces, ...page }) => ({ ...page, rules: fontFaces.map(rulesOf) }));
   try {
-    await addSupplies(scanned, site);
-    const pages = scanned.map(({ page, languages, faces, rules }) => ({
-      page,
-      languages,
-      faces: [...faces.values()].flatMap((face) => scannedFaces(face, rules)),
+    const { pages: read, ...found } = await scannedSite(site, withPlaces, progress);
+    const rulesOf = rulesOnce();
+    const declared = read.map(({ fontFaces, ...page }) => ({ ...page, rules: fontFaces.map(rulesOf) }));
+    await addSupplies(declared, site);
+    const scanned = declared.map(({ faces, ...page }): Scanned => ({
+      ...page,
+      faces: Array.from(faces.values(), (face) => matchedFace(face, page.rules)),
     }));
     const result: ScanResult = {
       demandVersion: 1,
-      pages,
+      pages: scanned.map(({ page, languages, faces }) => ({
+        page,
+        languages,
+        faces: faces.flatMap(scannedFaces),
+      })),
       faces: facesOfSite(scanned),
       findings: siteFindings(scanned, { ...found, problems: [...problems, ...found.problems] }),
     };
@@ -65,7 +68,8 @@ export async function scan(request: ScanRequest, progress?: OnProgress): Promise
 }
 
 /** A page with what was found on it. */
-interface Scanned extends Omit<ScannedPage, 'fontFaces'> {
+interface Scanned extends Omit<ScannedPage, 'fontFaces' | 'faces'> {
+  faces: MatchedFace[];
   rules: FaceRule[];
 }
 
@@ -73,7 +77,8 @@ interface Scanned extends Omit<ScannedPage, 'fontFaces'> {
 function rulesOnce(): (rule: FontFaceDescriptors) => FaceRule {
   const known = new Map<string, FaceRule>();
   return (rule) => {
-    const key = JSON.stringify([rule.file, rule.line, rule.column, rule.conditions]);
+    // Pages that a browser gave have no lines to tell rules apart by.
+    const key = JSON.stringify(rule);
     let read = known.get(key);
     if (!read) known.set(key, (read = faceRuleOf(rule)));
     return read;
@@ -81,27 +86,20 @@ function rulesOnce(): (rule: FontFaceDescriptors) => FaceRule {
 }
 
 /** An entry for each certainty and each rule that draws some of the characters. */
-function scannedFaces(face: PageFace, rules: readonly FaceRule[]): ScannedFace[] {
-  const beyond = [...face.possible].filter((character) => !face.drawn.has(character));
-  return (
-    [
-      ['drawn', face.drawn],
-      ['possible', beyond],
-    ] as const
-  ).flatMap(([certainty, characters]) =>
-    drawnBy(rules, face.asked, face.stack, characters).map(
-      ({ face: rule, characters: list }): ScannedFace => ({
+const scannedFaces = (face: MatchedFace): ScannedFace[] =>
+  (['drawn', 'possible'] as const).flatMap((certainty) =>
+    face.groups
+      .filter((group) => group[certainty].length > 0)
+      .map((group): ScannedFace => ({
         asked: face.asked,
-        drawnBy: rule ? drawingFace(rule) : null,
-        faked: rule ? fakedBy(rule, face) : [],
+        drawnBy: group.face ? drawingFace(group.face) : null,
+        faked: group.face ? fakedBy(group.face, face) : [],
         certainty,
-        characters: rangesText(list),
+        characters: rangesText(group[certainty]),
         ...listsOf(face),
-        ...(face.places ? { places: placesOf(face.places, list) } : {}),
-      }),
-    ),
+        ...(face.places ? { places: placesOf(face.places, group[certainty]) } : {}),
+      })),
   );
-}
 
 /** What a face is asked for besides characters, where there is something. */
 const listsOf = ({ features, variations, typedIn }: PageFace) =>
@@ -130,28 +128,16 @@ const drawingFace = ({ family, weight, style, source }: FaceRule): DrawingFace =
   url: source?.url ?? '',
 });
 
-/** CSS Fonts 4, section 2.8: what browsers make up where the face that matches hasn't it. */
-export function fakedBy(
-  rule: FaceRule,
-  { asked, synthesis }: Pick<PageFace, 'asked' | 'synthesis'>,
-): ('bold' | 'slant')[] {
-  const faked: ('bold' | 'slant')[] = [];
-  if (asked.weight >= boldFrom && rule.weight[1] < boldFrom && synthesis.includes('weight'))
-    faked.push('bold');
-  if (asked.style !== 'normal' && rule.style === 'normal' && synthesis.includes('style')) faked.push('slant');
-  return faked;
-}
-
 function facesOfSite(scanned: readonly Scanned[]): ScanResult['faces'] {
   const all = new Map<
     string,
     { face: ScanResult['faces'][number]; characters: Set<number>; rules: PageFace['rules'] }
   >();
-  for (const { faces, rules } of scanned) {
-    for (const face of faces.values()) {
-      const characters = new Set([...face.drawn, ...face.possible]);
-      const counted = new Set<string>();
-      for (const { face: rule, characters: list } of drawnBy(rules, face.asked, face.stack, characters)) {
+  for (const { faces } of scanned) {
+    // A page may ask for the same face by several stacks.
+    const counted = new Set<string>();
+    for (const face of faces) {
+      for (const { face: rule, drawn, possible } of face.groups) {
         const by = rule ? drawingFace(rule) : null;
         const key = JSON.stringify([face.asked, by]);
         let entry = all.get(key);
@@ -168,7 +154,7 @@ function facesOfSite(scanned: readonly Scanned[]): ScanResult['faces'] {
         }
         if (!counted.has(key)) entry.face.pages++;
         counted.add(key);
-        for (const character of list) entry.characters.add(character);
+        for (const character of [...drawn, ...possible]) entry.characters.add(character);
         for (const [ruleKey, one] of face.rules) {
           const before = entry.rules.get(ruleKey);
           entry.rules.set(ruleKey, { ...one, pieces: one.pieces + (before?.pieces ?? 0) });

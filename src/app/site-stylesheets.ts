@@ -103,7 +103,7 @@ export class SiteStylesheets {
       return undefined;
     }
     let sheet = this.sheets.get(found);
-    if (!sheet) this.sheets.set(found, (sheet = this.read(address, start)));
+    if (!sheet) this.sheets.set(found, (sheet = this.read(found)));
     const { problems, hosted, ...read } = await sheet;
     this.addresses.set(read.file, read.address);
     for (const one of problems) this.problems.add(one.code, one, [page]);
@@ -114,9 +114,9 @@ export class SiteStylesheets {
     return read;
   }
 
-  private async read(link: string, from: string): Promise<Sheet> {
-    const { file, address, bytes } = (await this.site.linked(link, from))!;
-    const rules = readRules(decodedStylesheet(bytes), file);
+  private async read(address: string): Promise<Sheet> {
+    const file = this.site.shown(address);
+    const rules = readRules(decodedStylesheet((await this.site.read(address)) ?? new Uint8Array()), file);
     const missing = await this.missingSources(rules.fontFaces, address);
     const problems = missing.filter((one) => 'code' in one);
     return { file, address, rules, problems, hosted: missing.filter((one) => 'kind' in one) };

@@ -66,14 +66,7 @@ export function openFolder(base: string, root: string, paths: readonly string[])
       read: () => readBytes(path, shown(path)),
     })),
     otherHost: (address) => /^(?:https?:)?\/\/([^/?#]*)/i.exec(address.trim())?.[1],
-    linked: (address, from) => {
-      const path = addressOf(address, from);
-      return Promise.resolve(
-        path === undefined
-          ? undefined
-          : { file: shown(path), address: path, bytes: readBytes(path, shown(path)) },
-      );
-    },
+    shown,
     addressOf: (address, from) => Promise.resolve(addressOf(address, from)),
     named: (file) => Promise.resolve(readBytes(resolve(base, file), file)),
     read: (path) => Promise.resolve(readBytes(path, shown(path))),

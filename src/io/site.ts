@@ -12,27 +12,19 @@ export interface SitePage {
   charset?: string | undefined;
 }
 
-/** A file that pages lead to. */
-export interface LinkedFile {
-  /** As the user would write it. */
-  file: string;
-  address: string;
-  bytes: Uint8Array;
-}
-
 /** A site, wherever it is; addresses in files are followed as browsers do. */
 export interface Site {
   pages: readonly SitePage[];
   /** The host that an address leads to, if that isn't the site itself. */
   otherHost: (address: string, from: string) => string | undefined;
   /**
-   * The file that an address stands for; undefined if it isn't there.
+   * Where the file is that an address stands for; undefined if it isn't there.
    *
    * @param from the address of the file that names it
    */
-  linked(address: string, from: string): Promise<LinkedFile | undefined>;
-  /** Where the file is that an address stands for; undefined if it isn't there. */
   addressOf(address: string, from: string): Promise<string | undefined>;
+  /** What the user calls a file. */
+  shown: (address: string) => string;
   /** A file by what it is called to the user. */
   named(file: string): Promise<Uint8Array | undefined>;
   /** A file by where it is. */

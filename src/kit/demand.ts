@@ -1,7 +1,7 @@
 import { CodePointSet } from '../core/text/code-point-set.js';
 import { mappedCharacters } from '../core/text/mapped-characters.js';
 import { drawnBy, type FaceRule } from '../site/usage/declared-faces.js';
-import type { AskingRule, PageFace } from '../site/usage/page-faces.js';
+import type { AskingRule, PageFace } from '../site/usage/page-face.js';
 import type { KitPlan, PlannedFace } from './plan.js';
 
 /** A page with the faces that it asks for. */

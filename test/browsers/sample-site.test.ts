@@ -8,7 +8,7 @@ import { LoggingServer } from '../../test-support/server.js';
 
 let folder: string;
 let pages: string[];
-/** The site with a kit of whole fonts, with one cut down to its pages, and with one cut down to a few letters. */
+/** The site with a kit of whole fonts, with one cut down to its pages, with one cut down to a few letters, and with whole fonts that `subset` cut. */
 const servers: LoggingServer[] = [];
 
 beforeAll(async () => {
@@ -26,6 +26,12 @@ beforeAll(async () => {
     await run('build', '--config', `${name}/dense-glyph.config.yaml`);
     servers.push(await LoggingServer.start({ '/': join(folder, name, 'site') }));
   }
+  // The whole fonts of the first one, cut by the command that knows texts only.
+  const site = join(folder, 'whole/site');
+  const inside = (path: string) => tree(join(site, path)).map((file) => join(site, path, file));
+  const texts = inside('.').filter((path) => path.endsWith('.html') && !path.includes('/type/'));
+  await run('subset', ...inside('type/faces'), '--chars-from', ...texts, '--out', 'texts');
+  servers.push(await LoggingServer.start({ '/': site, '/type/faces/': `${join(folder, 'texts')}/` }));
   pages = tree(join(folder, 'cut/site')).filter((path) => path.endsWith('.html') && !path.startsWith('type'));
 }, 60_000);
 
@@ -60,8 +66,14 @@ test.each(availableEngines().filter((name) => name !== 'webkit'))(
     try {
       servers[1].take();
       for (const page of pages) {
-        const [whole, cut] = [await pictures(servers[0], page), await pictures(servers[1], page)];
-        expect([page, cut.map((picture, i) => picture === whole[i])]).toEqual([page, whole.map(() => true)]);
+        const whole = await pictures(servers[0], page);
+        for (const server of [servers[1], servers[3]]) {
+          const cut = await pictures(server, page);
+          expect([page, cut.map((picture, i) => picture === whole[i])]).toEqual([
+            page,
+            whole.map(() => true),
+          ]);
+        }
       }
       const fetched = servers[1].take().filter(({ path }) => path.endsWith('.woff2'));
       expect(fetched.length).toBeGreaterThan(0);

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { readFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ScanResult } from '#src/index.js';
 import { cli, inFolder } from '../../test-support/cli.js';
@@ -155,6 +155,23 @@ const hasChromium = availableEngines().includes('chromium');
     expect(characters(withScripts)).toContain('U+54'); // Tarrow Holm
     expect(withScripts.findings.map(({ code }) => code)).not.toContain('text-by-script');
   });
+
+  test('addresses that scripts write in full are those of the site', () =>
+    inFolder(async (folder) => {
+      const files = {
+        'in/page.html': `<!doctype html><meta charset=utf-8><p>x</p><script>
+          document.head.innerHTML += '<base href="' + location.origin + '/in/"><link rel=stylesheet href="' + location.origin + '/a.css"><link rel=stylesheet href="b.css">';
+          </script>`,
+        'a.css': 'p { font-family: "From A" }',
+        'in/b.css': 'p { font-weight: 700 }',
+      };
+      mkdirSync(join(folder, 'in'));
+      for (const [name, text] of Object.entries(files)) writeFileSync(join(folder, name), text);
+      const { out } = await cli(['scan', '.', '--run-scripts', '--json'], folder);
+      const { faces, findings } = JSON.parse(out) as ScanResult;
+      expect(faces.map(({ asked }) => `${asked.family} ${asked.weight}`)).toEqual(['From A 700']);
+      expect(findings.map(({ code }) => code)).toEqual(['family-undeclared']);
+    }));
 
   test('without a browser it says what to install', async () => {
     const { code, err } = await cli(['scan', 'map.html', '--run-scripts'], before, {

@@ -6,7 +6,7 @@ import { overBudget } from '#src/kit/budget.js';
 import { demandOnKit, type DemandingPage } from '#src/kit/demand.js';
 import type { Manifest } from '#src/kit/index.js';
 import type { KitPlan, PlannedFace } from '#src/kit/plan.js';
-import type { PageFace } from '#src/site/usage/page-faces.js';
+import type { PageFace } from '#src/site/usage/page-face.js';
 import { readSample } from '../../test-support/paths.js';
 
 const { font } = openFont(readSample('FerrywakeSans-Regular.ttf'));

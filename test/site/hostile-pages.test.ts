@@ -5,7 +5,8 @@ import type { PageSheet } from '#src/site/cascade/style-rules.js';
 import type { FontFaceDescriptors } from '#src/site/css/rules.js';
 import { readDocument, treesWithin, type SiteElement } from '#src/site/html/document.js';
 import { stylesheetsOf } from '#src/site/html/stylesheets.js';
-import { pageFaces, SiteStyles } from '#src/site/usage/page-faces.js';
+import { SiteStyles } from '#src/site/cascade/site-styles.js';
+import { pageFaces } from '#src/site/usage/page-faces.js';
 
 /** Pieces that stylesheets are made of, whole and broken. */
 const cssPieces = [

@@ -11,7 +11,8 @@ export interface PageScenario {
   certainty: 'drawn' | 'possible';
 }
 
-const usual: Environment = {
+/** What most visitors have; the first that is looked at. */
+export const usualScreen: Environment = {
   type: 'screen',
   width: 1280,
   height: 800,
@@ -71,24 +72,24 @@ export function scenariosOf(
   const screens = screensFor(sets.map(([, set]) => set));
   for (const screen of screens) add(screen, false, 'drawn');
   if (hasStates) for (const screen of screens) add(screen, true, 'possible');
-  add({ ...usual, type: 'print', width: 720, height: 1000 }, false, 'possible');
+  add({ ...usualScreen, type: 'print', width: 720, height: 1000 }, false, 'possible');
   return [...found.values()];
 }
 
 function screensFor(conditionSets: readonly (readonly Condition[])[]): Environment[] {
   const texts = [...new Set(conditionSets.flatMap((set) => set.map(({ text }) => text)))];
-  if (texts.length === 0) return [usual];
+  if (texts.length === 0) return [usualScreen];
   const widths = between(breakpointsOf(texts, 'width'), narrowest, widest);
   const heights = between(breakpointsOf(texts, 'height'), 480, 1440);
   const hasShapes = texts.some((text) => /orientation|aspect-ratio/i.test(text));
   const sizes: Environment[] = [];
   for (const width of widths) {
     for (const height of hasShapes ? [width * 1.6, width * 0.6, ...heights] : heights)
-      sizes.push({ ...usual, width, height });
+      sizes.push({ ...usualScreen, width, height });
   }
-  const narrow = { ...usual, width: 390, height: 844 };
+  const narrow = { ...usualScreen, width: 390, height: 844 };
   const screens: Environment[] = [];
-  for (const base of [usual, narrow]) {
+  for (const base of [usualScreen, narrow]) {
     if (texts.some((text) => text.includes('prefers-color-scheme')))
       screens.push({ ...base, scheme: 'dark' });
     for (const [feature, value] of otherwise) {
@@ -98,7 +99,7 @@ function screensFor(conditionSets: readonly (readonly Condition[])[]): Environme
     screens.push({ ...base, containers: false });
   }
   const step = Math.ceil(sizes.length / mostScreens);
-  return [usual, narrow, ...screens, ...sizes.filter((_, i) => i % step === 0)];
+  return [usualScreen, narrow, ...screens, ...sizes.filter((_, i) => i % step === 0)];
 }
 
 /** Each breakpoint, a little less, and a little more. */

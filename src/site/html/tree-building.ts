@@ -80,7 +80,8 @@ function insert(parent: BuiltElement, node: Node, at: number): void {
   // Comments and the like; what is empty and isn't text yet.
   if (node.kind === 'text' && node.text === '') return;
   node.parent = parent;
-  parent.children.splice(at, 0, node);
+  if (at === parent.children.length) parent.children.push(node);
+  else parent.children.splice(at, 0, node);
 }
 
 function insertText(parent: BuiltElement, text: string, at: number): void {

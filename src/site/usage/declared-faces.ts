@@ -1,12 +1,12 @@
 // CSS Fonts 4, section 4: what @font-face rules declare
 
-import { matchingFaces, type DeclaredFace } from '../../core/face/matching.js';
+import { boldFrom, matchingFaces, type DeclaredFace } from '../../core/face/matching.js';
 import type { CodePointSet } from '../../core/text/code-point-set.js';
 import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { stretchIn, styleIn, weightIn } from '../css/font-values.js';
 import type { FontFaceDescriptors, FontFaceSource } from '../css/rules.js';
 import { componentsOf, tokensOf } from '../css/tokens.js';
-import type { AskedStyle } from './page-faces.js';
+import type { AskedStyle, PageFace } from './page-face.js';
 
 /** What the file of a face holds. */
 export interface Supply {
@@ -108,6 +108,31 @@ export function drawnBy(
   return [...found].map(([face, list]) => ({ face, characters: list }));
 }
 
+/** A face that a page asks for, with the rules that draw it. */
+export interface MatchedFace extends PageFace {
+  groups: readonly FaceGroup[];
+}
+
+/** A rule and what it draws of a face that is asked for. */
+export interface FaceGroup {
+  /** undefined for a local font. */
+  face: FaceRule | undefined;
+  drawn: readonly number[];
+  /** What may be drawn beyond. */
+  possible: readonly number[];
+}
+
+/** @param rules of the page */
+export function matchedFace(face: PageFace, rules: readonly FaceRule[]): MatchedFace {
+  const all = new Set([...face.drawn, ...face.possible]);
+  const groups = drawnBy(rules, face.asked, face.stack, all).map(({ face: rule, characters }) => ({
+    face: rule,
+    drawn: characters.filter((character) => face.drawn.has(character)),
+    possible: characters.filter((character) => !face.drawn.has(character)),
+  }));
+  return { ...face, groups };
+}
+
 /** The declared families of a stack from the one that is asked for up to the first that nobody declares. */
 function declaredFirst(
   faces: readonly FaceRule[],
@@ -139,4 +164,16 @@ function hasCharacter({ characters, supply, rule }: FaceRule, character: number)
   if (rule.sources.every(({ isMissing }) => isMissing)) return false;
   if (characters !== undefined && !characters.has(character)) return false;
   return supply === undefined || needsNoGlyph(character) || supply.characters.has(character);
+}
+
+/** CSS Fonts 4, section 2.8: what browsers make up where the face that matches hasn't it. */
+export function fakedBy(
+  rule: FaceRule,
+  { asked, synthesis }: Pick<PageFace, 'asked' | 'synthesis'>,
+): ('bold' | 'slant')[] {
+  const faked: ('bold' | 'slant')[] = [];
+  if (asked.weight >= boldFrom && rule.weight[1] < boldFrom && synthesis.includes('weight'))
+    faked.push('bold');
+  if (asked.style !== 'normal' && rule.style === 'normal' && synthesis.includes('style')) faked.push('slant');
+  return faked;
 }

@@ -81,6 +81,7 @@ interface StyledGroup {
 class TextWalk {
   /** By screen. */
   private readonly counters: readonly Counters[];
+  private hasCounters = false;
 
   constructor(
     private readonly screens: readonly Screen[],
@@ -93,10 +94,10 @@ class TextWalk {
   walk(element: SiteElement, around: readonly Group[]): void {
     const groups = this.groupsOf(element, around);
     if (notText.has(element.name)) return;
-    const leaves: (() => void)[] = [];
     for (const { styled, screens } of groups) {
       if (!isCounting(element, styled)) continue;
-      for (const i of screens) leaves.push(this.counters[i].enter(element, styled.style));
+      this.hasCounters = true;
+      for (const i of screens) this.counters[i].enter(element, styled.style);
     }
     for (const group of groups) this.sayBefore(element, group);
     const isClosed = isClosedSelect(element);
@@ -107,10 +108,11 @@ class TextWalk {
     }));
     for (const child of flatChildren(element)) {
       if (child.kind === 'element') this.walk(child, inside);
-      else if (/\S/.test(child.text)) this.sayText(child.text, element, groups);
+      else if (/\S/.test(child.text))
+        this.sayText(child.text, element, isShut(element) ? hidden(groups) : groups);
     }
     for (const group of groups) this.sayAfter(element, group);
-    for (const leave of leaves) leave();
+    if (this.hasCounters) for (const counters of this.counters) counters.leave(element);
   }
 
   private groupsOf(element: SiteElement, around: readonly Group[]): StyledGroup[] {
@@ -190,7 +192,7 @@ class TextWalk {
     if (!its || its.content === 'normal' || its.content === 'none') return;
     const say = this.sayer(element, group);
     for (const i of this.distinct(element, group)) {
-      this.counters[i].count(its);
+      this.counters[i].count(its, element);
       say(contentText(its, element, this.counters[i], languageOf(element)), its, name);
     }
   }
@@ -204,6 +206,11 @@ class TextWalk {
 /** Whether it counts; lists do for what is in them. */
 const isCounting = ({ name }: SiteElement, { counts }: StyledElement): boolean =>
   counts || name === 'ol' || name === 'ul' || name === 'menu';
+
+/** What stands in a closed `details` beside its summary isn't shown (HTML, section 4.11.1). */
+const isShut = ({ name, attributes }: SiteElement): boolean => name === 'details' && !attributes.has('open');
+const hidden = (groups: readonly StyledGroup[]): StyledGroup[] =>
+  groups.map((group) => ({ ...group, isShown: false }));
 
 /** The children that are drawn: of a host those of its shadow tree, of a slot what is put into it (DOM, section 4.2.2). */
 const flatChildren = ({ shadow, assigned, children }: SiteElement): readonly SiteNode[] =>

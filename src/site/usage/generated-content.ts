@@ -7,60 +7,75 @@ import type { ComputedStyle } from '../cascade/computed.js';
 import { componentsOf, textOf, tokensOf, type Token } from '../css/tokens.js';
 import type { SiteElement } from '../html/document.js';
 
+/** A counter that is open, and the element whose end closes it: the one around what opened it (CSS Lists 3, section 4.4). */
+interface OpenCounter {
+  value: number;
+  scope: SiteElement | undefined;
+}
+
 /** Counters with the values that they have at a place of the document. */
 export class Counters {
-  private readonly stacks = new Map<string, number[]>();
+  private readonly stacks = new Map<string, OpenCounter[]>();
+  /** Elements at whose end counters are closed. */
+  private readonly scopes = new Set<SiteElement | undefined>();
   /** How deep quotation marks are open. */
   quoteDepth = 0;
 
-  /** Begins an element. @returns what ends it */
-  enter(element: SiteElement, style: ComputedStyle): () => void {
-    const opened: string[] = [];
+  enter(element: SiteElement, style: ComputedStyle): void {
     if (element.name === 'ol' || element.name === 'ul' || element.name === 'menu') {
       const start = Number.parseInt(element.attributes.get('start') ?? '1', 10);
-      this.open('list-item', (Number.isNaN(start) ? 1 : start) - 1, opened);
+      this.open('list-item', (Number.isNaN(start) ? 1 : start) - 1, element.parent);
     }
     if (style.counterReset !== 'none')
-      for (const [name, value] of pairsIn(style.counterReset, 0)) this.open(name, value, opened);
+      for (const [name, value] of pairsIn(style.counterReset, 0)) this.open(name, value, element.parent);
     if (style.display === 'list-item') {
       const own = Number.parseInt(element.attributes.get('value') ?? '', 10);
-      if (!Number.isNaN(own)) this.change('list-item', () => own);
-      else if (!/\blist-item\b/.test(style.counterIncrement)) this.change('list-item', (value) => value + 1);
+      if (!Number.isNaN(own)) this.change('list-item', () => own, element);
+      else if (!/\blist-item\b/.test(style.counterIncrement))
+        this.change('list-item', (value) => value + 1, element);
     }
-    this.count(style);
-    return () => {
-      for (const name of opened) this.stacks.get(name)?.pop();
-    };
+    this.count(style, element);
   }
 
-  /** Counts on by the properties of an element or of a pseudo-element. */
-  count(style: ComputedStyle): void {
-    const { counterIncrement, counterSet } = style;
+  /** Ends an element. */
+  leave(element: SiteElement): void {
+    if (!this.scopes.delete(element)) return;
+    for (const stack of this.stacks.values()) while (stack.at(-1)?.scope === element) stack.pop();
+  }
+
+  /** Counts on by the properties of an element or of a pseudo-element of it. */
+  count({ counterIncrement, counterSet }: ComputedStyle, element: SiteElement): void {
     if (counterIncrement !== 'none')
-      for (const [name, step] of pairsIn(counterIncrement, 1)) this.change(name, (value) => value + step);
+      for (const [name, step] of pairsIn(counterIncrement, 1))
+        this.change(name, (value) => value + step, element);
     if (counterSet !== 'none')
-      for (const [name, value] of pairsIn(counterSet, 0)) this.change(name, () => value);
+      for (const [name, value] of pairsIn(counterSet, 0)) this.change(name, () => value, element);
   }
 
   value(name: string): number {
-    return this.stacks.get(name)?.at(-1) ?? 0;
+    return this.stacks.get(name)?.at(-1)?.value ?? 0;
   }
 
   all(name: string): readonly number[] {
-    return this.stacks.get(name) ?? [0];
+    const stack = this.stacks.get(name);
+    return stack && stack.length > 0 ? stack.map(({ value }) => value) : [0];
   }
 
-  private open(name: string, value: number, opened: string[]): void {
-    const stack = this.stacks.get(name);
-    if (stack) stack.push(value);
-    else this.stacks.set(name, [value]);
-    opened.push(name);
+  /** One that a sibling opened starts anew; any other is nested in. */
+  private open(name: string, value: number, scope: SiteElement | undefined): void {
+    const stack = this.stacks.get(name) ?? [];
+    this.stacks.set(name, stack);
+    const last = stack.at(-1);
+    if (last && last.scope === scope) last.value = value;
+    else stack.push({ value, scope });
+    this.scopes.add(scope);
   }
 
-  private change(name: string, to: (value: number) => number): void {
-    const stack = this.stacks.get(name);
-    if (!stack || stack.length === 0) this.stacks.set(name, [to(0)]);
-    else stack[stack.length - 1] = to(stack[stack.length - 1]);
+  /** A counter that isn't there is opened first. */
+  private change(name: string, to: (value: number) => number, element: SiteElement): void {
+    if (!this.stacks.get(name)?.length) this.open(name, 0, element.parent);
+    const last = this.stacks.get(name)!.at(-1)!;
+    last.value = to(last.value);
   }
 }
 

@@ -1,15 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { usualScreen } from '#src/site/cascade/scenarios.js';
 import { breakpointsOf, holds, type Environment } from '#src/site/css/conditions.js';
 import { availableEngines, startEngine, type Engine } from '../../../test-support/engines.js';
-
-const screen: Environment = {
-  type: 'screen',
-  width: 1280,
-  height: 800,
-  scheme: 'light',
-  preferences: new Map(),
-  containers: true,
-};
 
 /** What each comes to at 1280 × 800; browsers judge those without preferences. */
 const media = [
@@ -47,13 +39,13 @@ describe.each(engines)('conditions as in %s', (name) => {
       'return argument.map((text) => matchMedia(text).matches)',
       asked,
     );
-    const own = asked.map((text) => holds([{ kind: 'media', text }], screen));
+    const own = asked.map((text) => holds([{ kind: 'media', text }], usualScreen));
     expect(asked.map((text, i) => [text, own[i]])).toEqual(asked.map((text, i) => [text, said[i]]));
   });
 
   test('what is supported', async () => {
     const said = await engine.run<boolean[]>('return argument.map((text) => CSS.supports(text))', supports);
-    const own = supports.map((text) => holds([{ kind: 'supports', text }], screen));
+    const own = supports.map((text) => holds([{ kind: 'supports', text }], usualScreen));
     expect(supports.map((text, i) => [text, own[i]])).toEqual(supports.map((text, i) => [text, said[i]]));
   });
 });
@@ -70,7 +62,7 @@ test.each<[string, Partial<Environment>, boolean]>([
   ['(min-width: 40em)', { width: 639 }, false],
   ['(min-width: 40em)', { width: 640 }, true],
 ])('%s under %j is %s', (text, environment, expected) => {
-  expect(holds([{ kind: 'media', text }], { ...screen, ...environment })).toBe(expected);
+  expect(holds([{ kind: 'media', text }], { ...usualScreen, ...environment })).toBe(expected);
 });
 
 test.each([

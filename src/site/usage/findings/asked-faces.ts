@@ -1,13 +1,13 @@
-import { boldFrom } from '../../../core/face/matching.js';
+import { rangeText } from '../../../core/face/index.js';
 import { finding } from '../../../findings.js';
-import { drawnBy, type FaceRule } from '../declared-faces.js';
-import type { PageFace } from '../page-faces.js';
+import { fakedBy, type FaceRule, type MatchedFace } from '../declared-faces.js';
+import type { PageFace } from '../page-face.js';
 import { placeOf, ruleFor, type Collector } from './collector.js';
 
 /** A face that a page asks for, and the rules that the page has. */
 export interface AskedOnPage {
   page: string;
-  face: PageFace;
+  face: MatchedFace;
   rules: readonly FaceRule[];
 }
 
@@ -27,23 +27,23 @@ export function undeclaredFamily({ page, face, rules }: AskedOnPage, collected: 
   }
 }
 
-export function fakedStyles({ page, face, rules }: AskedOnPage, collected: Collector): void {
-  const { asked, synthesis } = face;
-  for (const { face: rule } of drawnBy(rules, asked, face.stack, [...face.drawn].slice(0, 1))) {
-    if (!rule) continue;
-    const has = `${rule.weight[0] === rule.weight[1] ? rule.weight[0] : rule.weight.join(' to ')} ${rule.style}`;
-    if (asked.weight >= boldFrom && rule.weight[1] < boldFrom && synthesis.includes('weight')) {
-      const message = `${asked.family} ${asked.weight} is faked: the nearest face that is declared is ${has}`;
-      const place = placeOf(ruleFor(face, 'font-weight') ?? ruleFor(face, 'font-family'));
-      const advice = `declare ${asked.family} ${asked.weight}, or ask for a weight that is there`;
-      collected.add(finding('faked-bold', message, { ...place, advice }), [page]);
-    }
-    if (asked.style !== 'normal' && rule.style === 'normal' && synthesis.includes('style')) {
-      const message = `${asked.family} ${asked.weight} ${asked.style} is faked: the nearest face that is declared is ${has}`;
-      const place = placeOf(ruleFor(face, 'font-style') ?? ruleFor(face, 'font-family'));
-      const advice = `declare ${asked.family} ${asked.weight} ${asked.style}, or leave the slant out`;
-      collected.add(finding('faked-slant', message, { ...place, advice }), [page]);
-    }
+/** What is made up of each kind: the finding, the property that asks for it, and what to do else. */
+const fakes = {
+  bold: ['faked-bold', 'font-weight', 'ask for a weight that is there'],
+  slant: ['faked-slant', 'font-style', 'leave the slant out'],
+} as const;
+
+export function fakedStyles({ page, face }: AskedOnPage, collected: Collector): void {
+  const { asked, groups } = face;
+  const rule = groups.find((group) => group.face && group.drawn.length > 0)?.face;
+  if (!rule) return;
+  const has = `${rangeText(rule.weight).replace(' ', ' to ')} ${rule.style}`;
+  for (const fake of fakedBy(rule, face)) {
+    const [code, property, otherwise] = fakes[fake];
+    const wanted = `${asked.family} ${asked.weight}${fake === 'slant' ? ` ${asked.style}` : ''}`;
+    const message = `${wanted} is faked: the nearest face that is declared is ${has}`;
+    const place = placeOf(ruleFor(face, property) ?? ruleFor(face, 'font-family'));
+    collected.add(finding(code, message, { ...place, advice: `declare ${wanted}, or ${otherwise}` }), [page]);
   }
 }
 
@@ -55,13 +55,13 @@ export class LackingCharacters {
   >();
 
   /** Each goes to the next family of the stack, or to the system. */
-  look({ page, face, rules }: AskedOnPage): void {
+  look({ page, face }: AskedOnPage): void {
     const { asked, stack } = face;
     const isOwn = (rule: FaceRule | undefined) => rule?.family.toLowerCase() === asked.family.toLowerCase();
-    const groups = drawnBy(rules, asked, stack, face.drawn);
+    const groups = face.groups.filter(({ drawn }) => drawn.length > 0);
     if (!groups.some((group) => isOwn(group.face) && group.face?.supply)) return;
-    for (const { face: other, characters } of groups) {
-      const told = characters.filter((character) => !emoji.test(String.fromCodePoint(character)));
+    for (const { face: other, drawn } of groups) {
+      const told = drawn.filter((character) => !emoji.test(String.fromCodePoint(character)));
       if (isOwn(other) || told.length === 0) continue;
       const next = stack[stack.indexOf(asked.family) + 1];
       const instead =

@@ -1,5 +1,5 @@
 import type { Finding, Severity } from '../../../findings.js';
-import type { AskingRule, PageFace } from '../page-faces.js';
+import type { AskingRule, PageFace } from '../page-face.js';
 
 export type SiteFinding = Finding & { pages: string[] };
 

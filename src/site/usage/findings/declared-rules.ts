@@ -1,5 +1,5 @@
 import { finding } from '../../../findings.js';
-import { drawnBy, type FaceRule } from '../declared-faces.js';
+import type { FaceRule } from '../declared-faces.js';
 import type { LinkedStylesheet, OnPages } from '../found-on-pages.js';
 import type { Collector } from './collector.js';
 import type { PageDemand } from './demand.js';
@@ -41,10 +41,7 @@ function declaredOn(pages: readonly PageDemand[]): Declared[] {
       if (known) known.pages.add(page);
       else all.set(rule, { rule, pages: new Set([page]), drawnOn: new Set() });
     }
-    for (const { asked, stack, drawn, possible } of faces.values()) {
-      for (const { face } of drawnBy(rules, asked, stack, [...drawn, ...possible]))
-        if (face) all.get(face)?.drawnOn.add(page);
-    }
+    for (const { groups } of faces) for (const { face } of groups) if (face) all.get(face)?.drawnOn.add(page);
   }
   return [...all.values()];
 }

@@ -1,13 +1,12 @@
-import type { FaceRule } from '../declared-faces.js';
+import type { FaceRule, MatchedFace } from '../declared-faces.js';
 import type { LinkedStylesheet, OnPages, SiteProblem } from '../found-on-pages.js';
 import type { HostedReference } from '../hosted-references.js';
-import type { PageFace } from '../page-faces.js';
 import type { Preload } from '../preloads.js';
 
 /** A page with the faces that it asks for and the rules that declare some. */
 export interface PageDemand {
   page: string;
-  faces: ReadonlyMap<string, PageFace>;
+  faces: readonly MatchedFace[];
   rules: readonly FaceRule[];
   preloads: readonly Preload[];
   /** Scripts of a page that has hardly any text without them. */

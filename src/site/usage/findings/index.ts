@@ -14,8 +14,8 @@ export function siteFindings(pages: readonly PageDemand[], found: FoundOnSite): 
   const collected = new Collector();
   const lacking = new LackingCharacters();
   for (const page of pages) {
-    for (const face of page.faces.values()) {
-      if (face.drawn.size + face.possible.size === 0) continue;
+    for (const face of page.faces) {
+      if (face.groups.length === 0) continue;
       const asked = { page: page.page, face, rules: page.rules };
       undeclaredFamily(asked, collected);
       fakedStyles(asked, collected);

@@ -1,5 +1,4 @@
 import { finding } from '../../../findings.js';
-import { drawnBy } from '../declared-faces.js';
 import type { Collector } from './collector.js';
 import type { PageDemand } from './demand.js';
 
@@ -7,12 +6,9 @@ const withoutQuery = (url: string) => url.replace(/[?#].*$/s, '');
 const nameOf = (url: string) => withoutQuery(url).replace(/^.*\//s, '');
 
 /** Preloads that do no good: what they fetch is fetched again, or drawn by nothing. */
-export function preloadedFonts({ page, faces, rules, preloads }: PageDemand, collected: Collector): void {
-  const used = new Set(
-    [...faces.values()].flatMap(({ asked, stack, drawn }) =>
-      drawnBy(rules, asked, stack, drawn).flatMap(({ face }) => face?.source ?? []),
-    ),
-  );
+export function preloadedFonts({ page, faces, preloads }: PageDemand, collected: Collector): void {
+  const groups = faces.flatMap((face) => face.groups.filter(({ drawn }) => drawn.length > 0));
+  const used = new Set(groups.flatMap(({ face }) => face?.source ?? []));
   for (const { url, file: from, line, hasCrossorigin, address } of preloads) {
     const place = { file: from, line };
     if (address === undefined) continue; // of another host, or missing: told where that is

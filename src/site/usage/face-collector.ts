@@ -1,0 +1,176 @@
+import { rangesOf, unicodeRangeText } from '../../core/text/unicode-ranges.js';
+import type { ComputedStyle } from '../cascade/computed.js';
+import type { FontFaceDescriptors } from '../css/rules.js';
+import { tokensOf } from '../css/tokens.js';
+import type { SiteElement } from '../html/document.js';
+import { CharacterMarks } from './character-marks.js';
+import type { DrawnPiece } from './drawn-text.js';
+import type { AskingRule, PageFace } from './page-face.js';
+import { featuresOfStyle } from './requested-features.js';
+
+/** A face while it is collected. */
+interface Collected {
+  face: PageFace;
+  characters: { drawn: CharacterMarks; possible: CharacterMarks };
+  /** Texts that were noted already, as the same ones come again. */
+  known: { drawn: Set<string>; possible: Set<string> };
+}
+
+/** Notes which characters are drawn with which face. */
+export class FaceCollector {
+  private readonly faces = new Map<string, Collected>();
+  /** With how many pieces of text that show. */
+  private readonly asked = new Map<ComputedStyle, { collected: Collected; pieces: number }>();
+  private readonly declared: ReadonlySet<string>;
+
+  constructor(
+    fontFaces: readonly FontFaceDescriptors[],
+    private readonly withPlaces: boolean,
+  ) {
+    this.declared = new Set(fontFaces.map(({ family }) => family.toLowerCase()));
+  }
+
+  add(piece: DrawnPiece): void {
+    const { style, text, isShown, isDrawn } = piece;
+    let asked = this.asked.get(style);
+    if (!asked) this.asked.set(style, (asked = { collected: this.faceFor(style), pieces: 0 }));
+    if (isShown) asked.pieces++;
+    if (piece.typedIn) asked.collected.face.typedIn.add(piece.typedIn);
+    const certainty = isDrawn && isShown ? 'drawn' : 'possible';
+    const { known, characters } = asked.collected;
+    if (known[certainty].has(text)) return;
+    known[certainty].add(text);
+    if (this.withPlaces) notePlace(asked.collected, piece);
+    characters[certainty].add(text);
+  }
+
+  /** @returns by what tells them apart: the stack and all that font matching goes by */
+  finish(): Map<string, PageFace> {
+    for (const [style, { collected, pieces }] of this.asked) noteStyle(collected.face, style, pieces);
+    const faces = new Map<string, PageFace>();
+    for (const [key, { face, characters }] of this.faces) {
+      characters.drawn.addTo(face.drawn);
+      characters.possible.addTo(face.possible);
+      faces.set(key, face);
+    }
+    return faces;
+  }
+
+  private faceFor(computed: ComputedStyle): Collected {
+    const { key } = factsOf(computed);
+    let collected = this.faces.get(key);
+    if (!collected) {
+      const { families, weight, style, stretch, synthesis } = computed;
+      const family = families.find((name) => this.declared.has(name.toLowerCase())) ?? families[0] ?? '';
+      collected = {
+        face: {
+          asked: { family, weight, style, stretch },
+          stack: families,
+          drawn: new Set(),
+          possible: new Set(),
+          rules: new Map(),
+          features: new Set(),
+          variations: new Set(),
+          typedIn: new Set(),
+          synthesis,
+        },
+        characters: { drawn: new CharacterMarks(), possible: new CharacterMarks() },
+        known: { drawn: new Set(), possible: new Set() },
+      };
+      this.faces.set(key, collected);
+    }
+    return collected;
+  }
+}
+
+/** What a style says of faces; many pages share one. */
+interface StyleFacts {
+  key: string;
+  askers: readonly (readonly [key: string, rule: AskingRule])[];
+  features: readonly string[];
+}
+
+const knownFacts = new WeakMap<ComputedStyle, StyleFacts>();
+
+function factsOf(computed: ComputedStyle): StyleFacts {
+  let facts = knownFacts.get(computed);
+  if (!facts) {
+    const { families, weight, style, stretch, synthesis } = computed;
+    const key = JSON.stringify([
+      families.map((name) => name.toLowerCase()),
+      weight,
+      style,
+      stretch,
+      synthesis,
+    ]);
+    facts = { key, askers: askersOf(computed), features: featuresOf(computed) };
+    knownFacts.set(computed, facts);
+  }
+  return facts;
+}
+
+/** Properties that decide which face is asked for. */
+const deciding = ['font-family', 'font-weight', 'font-style', 'font-stretch'] as const;
+
+const askersOf = ({ deciders }: ComputedStyle): StyleFacts['askers'] =>
+  deciding.flatMap((property) => {
+    const place = deciders.get(property)?.place;
+    const key = place && `${place.file}:${place.line}:${place.selector}:${property}`;
+    return place && key !== undefined ? [[key, { ...place, property }] as const] : [];
+  });
+
+/** Keys of a style that turn features on, each with its property. */
+const featureKeys = [
+  ['featureSettings', 'font-feature-settings'],
+  ['caps', 'font-variant-caps'],
+  ['variantLigatures', 'font-variant-ligatures'],
+  ['variantAlternates', 'font-variant-alternates'],
+  ['variantNumeric', 'font-variant-numeric'],
+  ['variantEastAsian', 'font-variant-east-asian'],
+  ['variantPosition', 'font-variant-position'],
+] as const;
+
+const featuresOf = (style: ComputedStyle): string[] =>
+  featureKeys.flatMap(([key, property]) =>
+    style[key] === 'normal' ? [] : featuresOfStyle(property, tokensOf(style[key])),
+  );
+
+/** @param pieces of text that show */
+function noteStyle({ rules, features, variations }: PageFace, style: ComputedStyle, pieces: number): void {
+  const facts = factsOf(style);
+  for (const tag of facts.features) features.add(tag);
+  if (style.variationSettings !== 'normal') variations.add(style.variationSettings);
+  if (pieces === 0) return;
+  for (const [key, rule] of facts.askers) {
+    const known = rules.get(key);
+    if (known) known.pieces += pieces;
+    else rules.set(key, { ...rule, pieces });
+  }
+}
+
+const shownText = 80;
+const mostPlaces = 40;
+
+function notePlace({ face, characters }: Collected, { text, element, pseudo }: DrawnPiece): void {
+  const places = (face.places ??= []);
+  if (places.length >= mostPlaces) return;
+  const { drawn, possible } = characters;
+  const fresh = new Set<number>();
+  for (const sign of text) {
+    const character = sign.codePointAt(0)!;
+    if (character > 0x20 && !drawn.has(character) && !possible.has(character)) fresh.add(character);
+  }
+  if (fresh.size === 0) return;
+  const shown = text.replace(/\s+/g, ' ').trim();
+  places.push({
+    line: element.line,
+    element: nameOf(element) + (pseudo === undefined ? '' : `::${pseudo}`),
+    text: shown.length > shownText ? `${shown.slice(0, shownText - 1)}…` : shown,
+    characters: unicodeRangeText(rangesOf([...fresh].sort((a, b) => a - b))),
+  });
+}
+
+function nameOf({ name, attributes, classes }: SiteElement): string {
+  const id = attributes.get('id');
+  return name + (id ? `#${id}` : '') + [...classes].map((one) => `.${one}`).join('');
+}

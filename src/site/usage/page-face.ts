@@ -1,0 +1,49 @@
+/** What the cascade computes for text. */
+export interface AskedStyle {
+  /** The first of the stack that a rule of the page declares, else the first name of the stack. */
+  family: string;
+  weight: number;
+  style: 'normal' | 'italic' | 'oblique';
+  /** Percent. */
+  stretch: number;
+}
+
+/** A rule that asks for a face. */
+export interface AskingRule {
+  file: string;
+  line: number;
+  selector: string;
+  property: string;
+}
+
+/** An element that draws characters which none before it draws with the same face. */
+export interface DrawnPlace {
+  /** In the source of the page; 0 where it isn't known. */
+  line: number;
+  /** As a selector would name it: `p.lead`, `li::marker`. */
+  element: string;
+  /** The start of its text. */
+  text: string;
+  /** As `unicode-range` writes them. */
+  characters: string;
+}
+
+/** What a page draws with one face. */
+export interface PageFace {
+  asked: AskedStyle;
+  stack: readonly string[];
+  drawn: Set<number>;
+  possible: Set<number>;
+  /** With how many pieces of text each rule stands behind. */
+  rules: Map<string, AskingRule & { pieces: number }>;
+  /** OpenType features that styles turn on where it is drawn. */
+  features: Set<string>;
+  /** `font-variation-settings` there, as they are written. */
+  variations: Set<string>;
+  /** Languages of fields that visitors type into with it. */
+  typedIn: Set<string>;
+  /** Elements that draw it: for each character the first one, where that was asked for. */
+  places?: DrawnPlace[];
+  /** `font-synthesis` of some of its text. */
+  synthesis: string;
+}
