@@ -90,9 +90,12 @@ async function withScripts(
     const advice = 'name with --root the folder that the site is served from';
     throw new DenseGlyphError('call-invalid', 'it lies outside of the root', { file: outside.page }, advice);
   }
-  const browser = await startBrowser(environment);
   const { serveFolder } = await import('../io/static-server.js');
   const served = await serveFolder(site.root);
+  const browser = await startBrowser(environment).catch(async (cause: unknown) => {
+    await served.close();
+    throw cause;
+  });
   const read = readerBy(browser);
   const steps = new Steps(
     'running scripts',
@@ -108,9 +111,10 @@ async function withScripts(
       steps.begin(page.page);
       const path = relative(site.root, page.address).split(/[\\/]/).map(encodeURIComponent).join('/');
       const found = await read(`${served.origin}/${path}`);
-      if ('reason' in found) {
+      if ('reason' in found || !found.url.startsWith(`${served.origin}/`)) {
         const { page: file } = page;
-        const problem = { code: 'page-unreadable', url: file, file, line: 0, reason: found.reason } as const;
+        const reason = 'reason' in found ? found.reason : `it leads to ${found.url}`;
+        const problem = { code: 'page-unreadable', url: file, file, line: 0, reason } as const;
         problems.push({ ...problem, pages: [file] });
       } else {
         // Scripts write addresses in full; ours is gone when the pages are scanned.

@@ -192,11 +192,7 @@ function readAtRule(name: string, prelude: string, node: ParsedRule, context: Co
       }
       return;
     default:
-      if (
-        body &&
-        !['page', 'keyframes', 'property', 'font-feature-values', 'font-palette-values'].includes(name)
-      )
-        readItems(body, context);
+    // What holds no rules, and what browsers don't know either.
   }
 }
 
@@ -235,6 +231,7 @@ function readRule(node: ParsedRule, context: Context): void {
 function selectorsIn(prelude: string): SelectorList | undefined {
   let failed = false;
   try {
+    if (prelude === '') return undefined;
     const list = parse(prelude, { context: 'selectorList', onParseError: () => (failed = true) });
     return failed || list.type !== 'SelectorList' ? undefined : list;
   } catch {

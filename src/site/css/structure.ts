@@ -28,7 +28,8 @@ const deepest = 48;
 
 /** Never fails: what isn't CSS is left out as browsers leave it out. */
 export function parseStyles(css: string, isDeclarations = false): ParsedItem[] {
-  return new StructureParser(css).items(isDeclarations ? 1 : 0);
+  // Section 3.3
+  return new StructureParser(css.replaceAll('\0', '\ufffd')).items(isDeclarations ? 1 : 0);
 }
 
 class StructureParser {
@@ -44,13 +45,13 @@ class StructureParser {
     this.starts.push(css.length);
   }
 
-  /** @param depth 0 at the top, where there are no declarations and a closing bracket says nothing */
+  /** @param depth 0 at the top, where there are no declarations, and ends of them are part of a prelude (section 5.5.1) */
   items(depth: number): ParsedItem[] {
     const found: ParsedItem[] = [];
     while (this.at < this.types.length) {
       const type = this.types[this.at];
       if (type === tokenTypes.RightCurlyBracket && depth > 0) break;
-      if (isSkipped(type) || type === tokenTypes.RightCurlyBracket) this.at++;
+      if (isSkipped(type) || (depth > 0 && type === tokenTypes.Semicolon)) this.at++;
       else if (type === tokenTypes.AtKeyword) this.atRule(found, depth);
       else if (depth > 0 && this.isDeclaration()) this.declaration(found);
       else this.rule(found, depth);
@@ -140,7 +141,6 @@ class StructureParser {
 const isSkipped = (type: number) =>
   type === tokenTypes.WhiteSpace ||
   type === tokenTypes.Comment ||
-  type === tokenTypes.Semicolon ||
   type === tokenTypes.CDO ||
   type === tokenTypes.CDC;
 
