@@ -1,13 +1,9 @@
 import { expect, test } from '@jest/globals';
 import { cpSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { pathToFileURL } from 'node:url';
-import type * as library from '#src/index.js';
 import { cli, inFolder, tree } from '../../test-support/cli.js';
+import { denseGlyph } from '../../test-support/library.js';
 import { root, sampleFonts } from '../../test-support/paths.js';
-
-/** The package as its users import it. */
-const denseGlyph = (await import(pathToFileURL(join(root, 'dist/index.js')).href)) as typeof library;
 
 const withFonts = (use: (folder: string) => Promise<void>) =>
   inFolder(async (folder) => {

@@ -1,9 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { scan, type ScanResult } from '#src/index.js';
+import type { ScanResult } from '#src/index.js';
+import { denseGlyph } from '../../test-support/library.js';
 import { inFolder } from '../../test-support/cli.js';
 import { availableEngines, browserPath } from '../../test-support/engines.js';
+
+const { scan } = denseGlyph;
 
 const writeSite = (folder: string, files: Record<string, string>): void => {
   for (const [name, text] of Object.entries(files)) {

@@ -77,9 +77,10 @@ export interface FontShorthand {
 
 const systemFonts = /^(caption|icon|menu|message-box|small-caption|status-bar|-webkit-.*|-moz-.*)$/i;
 const sizeWords = /^(xx-small|x-small|small|medium|large|x-large|xx-large|xxx-large|smaller|larger|math)$/i;
+const isAngle = (text: string) => /^[-+]?[\d.]+(deg|rad|grad|turn)$/i.test(text);
 const isSize = (text: string) =>
   sizeWords.test(text) ||
-  /^[+]?[\d.]+(%|[a-z]+)$/i.test(text) ||
+  (/^[+]?[\d.]+(%|[a-z]+)$/i.test(text) && !isAngle(text)) ||
   /^(calc|clamp|min|max|round|var|env)\(/i.test(text) ||
   text === '0';
 
@@ -96,19 +97,34 @@ export function fontIn(tokens: readonly Token[]): FontShorthand | undefined {
     caps: 'normal',
   };
   let at = 0;
+  // Style, caps, weight and stretch stand before the size, each once; `normal` is any of them.
+  const given: string[] = [];
   for (; at < tokens.length; at++) {
     if (tokens[at].type === tokenTypes.WhiteSpace) continue;
     const text = tokens[at].text.toLowerCase();
     if (isSize(text)) break;
-    if (text === 'normal') continue;
-    if (text === 'italic' || text === 'oblique') found.style = text;
-    else if (text === 'small-caps') found.caps = text;
-    else if (weightIn([tokens[at]], 400) !== undefined) found.weight = [tokens[at]];
-    else if (Object.hasOwn(stretchWords, text)) found.stretch = stretchWords[text];
-    else if (!/^[-+]?[\d.]+(deg|rad|grad|turn)$/.test(text)) return undefined;
+    const before = tokens.slice(0, at).filter(({ type }) => type !== tokenTypes.WhiteSpace);
+    if (isAngle(text) && before.at(-1)?.text.toLowerCase() === 'oblique') continue;
+    const kind = takeWord(text, tokens[at], found);
+    if (kind === undefined || (kind !== 'normal' && given.includes(kind))) return undefined;
+    given.push(kind);
   }
+  if (given.length > 4) return undefined;
   const families = familiesBehindSize(componentsOf(tokens.slice(at)));
   return families ? { ...found, families } : undefined;
+}
+
+/** @returns which of them a word says; undefined for what is none */
+function takeWord(text: string, token: Token, found: FontShorthand): string | undefined {
+  if (text === 'normal') return text;
+  if (text === 'italic' || text === 'oblique') found.style = text;
+  else if (text === 'small-caps') found.caps = text;
+  else if (weightIn([token], 400) !== undefined) found.weight = [token];
+  else if (Object.hasOwn(stretchWords, text)) found.stretch = stretchWords[text];
+  else return undefined;
+  if (text === 'italic' || text === 'oblique') return 'style';
+  if (text === 'small-caps') return 'caps';
+  return Object.hasOwn(stretchWords, text) ? 'stretch' : 'weight';
 }
 
 function familiesBehindSize(rest: readonly Token[][]): string[] | undefined {

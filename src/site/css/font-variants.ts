@@ -25,6 +25,23 @@ export const normalVariants: Readonly<FontVariants> = {
   variantPosition: 'normal',
 };
 
+/** Of each of these only one may be said. */
+const exclusive = [
+  /^(no-)?common-ligatures$/,
+  /^(no-)?discretionary-ligatures$/,
+  /^(no-)?historical-ligatures$/,
+  /^(no-)?contextual$/,
+  longhands.caps,
+  /^(lining|oldstyle)-nums$/,
+  /^(proportional|tabular)-nums$/,
+  /^(diagonal|stacked)-fractions$/,
+  /^(jis(78|83|90|04)|simplified|traditional)$/,
+  /^(full|proportional)-width$/,
+  longhands.variantPosition,
+];
+const count = (words: readonly string[], group: RegExp): number =>
+  words.filter((word) => group.test(word)).length;
+
 /** @returns each longhand's value; undefined for what is no value of the shorthand */
 export function variantsIn(tokens: readonly Token[]): FontVariants | undefined {
   const found: FontVariants = { ...normalVariants };
@@ -33,7 +50,8 @@ export function variantsIn(tokens: readonly Token[]): FontVariants | undefined {
   if (words.length === 1 && words[0] === 'none') return { ...found, variantLigatures: 'none' };
   for (const word of words) {
     const name = (Object.keys(longhands) as (keyof FontVariants)[]).find((key) => longhands[key].test(word));
-    if (name === undefined) return undefined;
+    if (name === undefined || exclusive.some((group) => group.test(word) && count(words, group) > 1))
+      return undefined;
     found[name] = found[name] === 'normal' ? word : `${found[name]} ${word}`;
   }
   return words.length > 0 ? found : undefined;
