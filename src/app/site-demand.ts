@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import type { KitConfig } from '../config/schema.js';
 import { CodePointSet } from '../core/text/code-point-set.js';
+import { markedLetters } from '../core/text/marked-letters.js';
 import { parseUnicodeRanges } from '../core/text/parse-ranges.js';
 import { DenseGlyphError } from '../errors.js';
 import { readSite } from '../io/site-folder.js';
@@ -94,10 +95,12 @@ async function wantedOf(
   }
   if (characters.size === 0) return undefined;
   const keepsRest = rest === 'keep';
+  const marked = new Set([...(demand?.marked ?? []), ...markedLetters(config?.also ?? '')]);
   const nothing = { features: [], pages: [], weights: [], languages: [], rules: [] };
-  if (!demand) return { characters, keepsRest, ...nothing };
+  if (!demand) return { characters, marked, keepsRest, ...nothing };
   return {
     characters,
+    marked,
     features: [...demand.features].sort(),
     keepsRest,
     pages: [...demand.drawnOn].sort(),

@@ -18,6 +18,8 @@ export interface DemandingPage {
 /** What pages ask of a face of the kit. */
 export interface FaceDemand {
   characters: CodePointSet;
+  /** Letters that bear marks which no character composes with them. */
+  marked: Set<number>;
   /** Features that styles turn on. */
   features: Set<string>;
   pages: Set<string>;
@@ -90,6 +92,7 @@ function demandOf(face: PlannedFace, demand: Map<PlannedFace, FaceDemand>): Face
   if (!known) {
     known = {
       characters: new CodePointSet(),
+      marked: new Set(),
       features: new Set(),
       pages: new Set(),
       drawnOn: new Set(),
@@ -109,6 +112,7 @@ function addDemand(
   characters: readonly number[],
 ): void {
   for (const character of characters) demand.characters.add(character);
+  for (const character of characters) if (face.marked.has(character)) demand.marked.add(character);
   for (const tag of face.features) demand.features.add(tag);
   for (const language of face.typedIn) demand.languages.add(language);
   demand.pages.add(page);

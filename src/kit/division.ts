@@ -31,16 +31,24 @@ const isJoiningHangul = (character: number): boolean =>
 
 /**
  * Divides what a face has between what the site draws and the rest. Scripts that join or reorder letters are never divided,
- * and neither are marks: they all go where one of them is needed.
+ * and neither are marks: they all go where one of them is needed. Where letters of the site bear marks, all letters of
+ * their script go with them, as visitors will write such marks on others.
  *
  * @param wanted what the site draws
  * @param available what the face has
+ * @param marked letters that bear marks which no character composes with them
  */
-export function divided(wanted: CodePointSet, available: CodePointSet): Division {
+export function divided(
+  wanted: CodePointSet,
+  available: CodePointSet,
+  marked: ReadonlySet<number> = new Set(),
+): Division {
   const site = new CodePointSet(wanted.codePoints().filter((character) => available.has(character)));
   for (const { name, codePoints } of charactersByScript(available)) {
-    const isWhole = name === 'Hangul' ? codePoints.some(isJoiningHangul) : !separable.has(name);
-    if (isWhole && codePoints.some((one) => site.has(one))) for (const one of codePoints) site.add(one);
+    const joins = name === 'Hangul' ? codePoints.some(isJoiningHangul) : !separable.has(name);
+    const bearsMarks = name !== 'Common' && codePoints.some((one) => marked.has(one));
+    if ((joins || bearsMarks) && codePoints.some((one) => site.has(one)))
+      for (const one of codePoints) site.add(one);
   }
   const marks = available.codePoints().filter((one) => /^\p{M}$/u.test(String.fromCodePoint(one)));
   if (marks.some((mark) => site.has(mark))) for (const mark of marks) site.add(mark);

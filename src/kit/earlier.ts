@@ -15,7 +15,12 @@ export function madeFromOf(
   formats: readonly ReachedFormat[],
   version: string,
 ): string {
-  const cut = wanted && [wanted.characters.toJSON(), wanted.features, wanted.keepsRest];
+  const cut = wanted && [
+    wanted.characters.toJSON(),
+    [...wanted.marked].sort(),
+    wanted.features,
+    wanted.keepsRest,
+  ];
   const all = [
     version,
     sha256(source.bytes),

@@ -66,7 +66,7 @@ export async function cutParts(
   const { font } = source;
   if (forbidsSubsetting(font)) return { wholeReason: 'its licence bits forbid cutting it down' };
   const available = mappedCharacters(font);
-  const { site, rest } = divided(wanted.characters, available);
+  const { site, rest } = divided(wanted.characters, available, wanted.marked);
   if (site.size === 0) return { wholeReason: 'no page draws it' };
   if (site.size > available.size * nearlyAll) return { wholeReason: 'the site draws nearly all of it' };
   try {

@@ -9,6 +9,8 @@ import type { Source } from '../core/source/index.js';
 /** What a face is cut to, and why. */
 export interface WantedOfFace {
   characters: CodePointSet;
+  /** Letters that bear marks which no character composes with them. */
+  marked: ReadonlySet<number>;
   /** Features beside those that browsers apply without being asked. */
   features: readonly string[];
   /** Whether what is beyond goes into a second part. */

@@ -7,25 +7,9 @@ import { subsetFont } from '#src/core/subset/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { requestedLanguage } from '#src/core/text/requested-language.js';
 import { compareDrawings, type Comparison, type DrawnPair } from '../../test-support/drawings.js';
-import { availableEngines, startEngine, systemFont, type Engine } from '../../test-support/engines.js';
-import { sampleFonts } from '../../test-support/paths.js';
+import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
 import { LoggingServer } from '../../test-support/server.js';
-
-/** Ordinary words, some with joiners; they are drawn as they are, composed and taken apart. */
-const samples: [language: string, file: string | undefined, words: string][] = [
-  ['fr', systemFont('NotoSans-Regular.ttf'), 'L’été à Nîmes, où naît Zoë: 12 % de réduction'],
-  ['vi', systemFont('NotoSans-Regular.ttf'), 'Tàu đêm rời bến lúc hai mươi mốt giờ bốn mươi, giá vé ₫'],
-  ['de', systemFont('NotoSans-Regular.ttf'), 'Auf\u200clage, Schiff\u200cfahrt in Straßburg – „über“ ½ €'],
-  ['el', systemFont('NotoSans-Regular.ttf'), 'Άγιος Ήλιος, ΰλη και ΐ· «Έξι» 21:40'],
-  ['ru', systemFont('NotoSans-Regular.ttf'), 'Дом №\u00a05, за\u0301мок и замо\u0301к, йод, ёлка'],
-  ['fa', systemFont('NotoNaskhArabic-Regular.ttf'), 'می\u200cخواهم آن‌ها را، مؤثر، هیئت ۲۱'],
-  ['ur', systemFont('NotoNastaliqUrdu-Regular.ttf'), 'آئندہ کئی مؤثر میں ۂ ۲۱'],
-  ['he', systemFont('NotoSansHebrew-Regular.ttf'), 'שָׁלוֹם לְכֻלָּם, ₪'],
-  ['hi', systemFont('NotoSansDevanagari-Regular.ttf'), 'क्‍ष क्‌ष ज़रा फ़ोन ड़ ढ़ १२'],
-  ['bn', systemFont('NotoSansBengali-Regular.ttf'), 'র\u200d্যাব আয় গাড়ি ১২'],
-  ['el', join(sampleFonts, 'FerrywakeSans-Regular.ttf'), 'Ο Ήλιος, ώρα 6:40· πλοίο Άνω Ζεύς'],
-];
-const present = samples.filter(([, file]) => file !== undefined) as [string, string, string][];
+import { wordsOfLanguages } from '../../test-support/words.js';
 
 let folder: string;
 let server: LoggingServer;
@@ -38,7 +22,7 @@ beforeAll(async () => {
     return `/${name}`;
   };
   pairs = [];
-  for (const [i, [language, file, words]] of present.entries()) {
+  for (const [i, { language, file, words }] of wordsOfLanguages.entries()) {
     const { font } = openFont(readFileSync(file));
     const { characters, marks } = requestedLanguage(language);
     const made = async (hinting: 'keep' | 'drop') => {

@@ -6,35 +6,13 @@ import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
 import type { Font } from '#src/core/sfnt/font.js';
 import { cmap } from '#src/core/tables/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
+import { markedLetters } from '#src/core/text/marked-letters.js';
 import { mappedCharacters } from '#src/core/text/mapped-characters.js';
 import { divided } from '#src/kit/division.js';
-import type { Part } from '#src/kit/made.js';
 import { cutParts } from '#src/kit/part.js';
-import type { PlannedFace, WantedOfFace } from '#src/kit/plan.js';
 import { systemFont } from '../../test-support/engines.js';
+import { inPart, plannedFace, wantedOf } from '../../test-support/parts.js';
 import { readSample } from '../../test-support/paths.js';
-
-const faceOf = (font: Font) =>
-  ({
-    family: 'Harbour',
-    weight: [400, 400],
-    style: 'normal',
-    stretch: [100, 100],
-    source: { font, dropped: [], path: 'harbour.ttf' },
-  }) as unknown as PlannedFace;
-
-const wantedOf = (characters: CodePointSet, keepsRest = true): WantedOfFace => ({
-  characters,
-  features: [],
-  keepsRest,
-  pages: [],
-  weights: [],
-  languages: [],
-  rules: [],
-});
-
-const inPart = ({ characters }: Part): number[] =>
-  characters.flatMap(([first, last]) => Array.from({ length: last - first + 1 }, (_, i) => first + i));
 
 const pathOf = (font: Font, character: number): string =>
   svgPathData(outlinesOf(font).outlineOf(cmap.glyphIdOf(font.table(cmap), character)));
@@ -54,7 +32,7 @@ describe.each(fonts)('the parts of %s', (_, bytes) => {
   test('do not overlap, are the whole face together, and draw what it draws', () =>
     fc.assert(
       fc.asyncProperty(fc.subarray(all, { minLength: 1, maxLength: 60 }), async (wanted) => {
-        const cut = await cutParts(faceOf(font), wantedOf(new CodePointSet(wanted)));
+        const cut = await cutParts(plannedFace(font), wantedOf(String.fromCodePoint(...wanted)));
         if ('wholeReason' in cut) return;
         const [site, rest] = [inPart(cut.part), cut.rest ? inPart(cut.rest) : []];
         expect(wanted.filter((character) => !site.includes(character))).toEqual([]);
@@ -91,8 +69,9 @@ describe('what is never divided', () => {
     ['Devanagari letters are not', 'क', 'कखग', ''],
     ['syllables of Hangul go with what they are made of', '가', '가각\u1100\u1161', ''],
     ['marks are not', 'e\u0301', 'e\u0301\u0300', 'f'],
+    ['marks and all letters that may bear them are not', 'q\u0301', 'qf\u0301\u0300', 'α'],
   ])('%s', (_, wanted, together, apart) => {
-    const { site, rest } = divided(CodePointSet.ofText(wanted), everything);
+    const { site, rest } = divided(CodePointSet.ofText(wanted), everything, new Set(markedLetters(wanted)));
     for (const sign of together) expect([sign, site.has(sign.codePointAt(0)!)]).toEqual([sign, true]);
     for (const sign of apart) expect([sign, rest.has(sign.codePointAt(0)!)]).toEqual([sign, true]);
     expect(site.size + rest.size).toBe(everything.size);
@@ -101,13 +80,15 @@ describe('what is never divided', () => {
 
 test('the rest is dropped where nobody wants it', async () => {
   const { font } = openFont(readSample('FerrywakeSans-Regular.ttf'));
-  const cut = await cutParts(faceOf(font), wantedOf(CodePointSet.ofText('pier'), false));
+  const cut = await cutParts(plannedFace(font), wantedOf('pier', false));
   expect(cut).toMatchObject({ part: { name: 'site' }, rest: undefined });
 });
 
 test('a face of which the site draws nearly all stays whole', async () => {
   const { font } = openFont(readSample('TidelogMono-Regular.ttf'));
-  expect(await cutParts(faceOf(font), wantedOf(mappedCharacters(font)))).toEqual({
+  expect(
+    await cutParts(plannedFace(font), wantedOf(String.fromCodePoint(...mappedCharacters(font).codePoints()))),
+  ).toEqual({
     wholeReason: 'the site draws nearly all of it',
   });
 });

@@ -47,6 +47,7 @@ const asking = (
       asked,
       stack,
       drawn: codes(text),
+      marked: new Set(),
       possible: codes(possible),
       rules: new Map([['a', rule]]),
       features: new Set(features),

@@ -9,13 +9,17 @@ const toggle = find<HTMLInputElement>('#switch');
 const unquoted = (text: string) => text.replace(/^["']|["']$/g, '');
 const inNumbers = (text: string) => text.replace('normal', '400').replace('bold', '700');
 
-function faceOf({ family, weight, style }: DOMStringMap): FontFace | undefined {
-  return [...document.fonts].find(
+/** What says most of the parts of a face comes first. */
+const order: readonly FontFaceLoadStatus[] = ['error', 'loading', 'loaded', 'unloaded'];
+
+function stateOf({ family, weight, style }: DOMStringMap): FontFaceLoadStatus {
+  const parts = [...document.fonts].filter(
     (face) =>
       unquoted(face.family) === family &&
       inNumbers(face.weight) === weight &&
       face.style.split(' ')[0] === style,
   );
+  return order.find((state) => parts.some(({ status }) => status === state)) ?? 'loading';
 }
 
 function timeOf(file: string): string {
@@ -36,7 +40,7 @@ function show(): void {
   const articles = findAll('article');
   let loaded = 0;
   for (const article of articles) {
-    const state: State = toggle.checked ? (faceOf(article.dataset)?.status ?? 'loading') : 'off';
+    const state: State = toggle.checked ? stateOf(article.dataset) : 'off';
     if (state === 'loaded') loaded++;
     const output = find<HTMLOutputElement>('.state', article);
     output.dataset.state = state;

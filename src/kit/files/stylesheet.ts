@@ -7,7 +7,12 @@ import type { ReachedFormat } from '../reach.js';
 /** The order in `src`: the oldest Internet Explorer reads only the first, all others take the first that they know. */
 const sourceOrder: readonly ReachedFormat['format'][] = ['eot', 'woff2', 'woff', 'ttf', 'svg'];
 
-/** The `@font-face` rules of a face: one for each part. @param base what their URLs start with */
+/**
+ * The `@font-face` rules of a face: one for each part. The rest comes first, as of rules with one name browsers try the
+ * last one first: Chromium else takes a letter apart that the site's part has, where the rest has its pieces.
+ *
+ * @param base what their URLs start with
+ */
 export function faceRules(face: MadeFace, base: string): string {
   const { family, weight, style, stretch, display, part, rest, older } = face;
   const rule = (files: readonly Part[], unicodeRange?: string) => {
@@ -17,7 +22,7 @@ export function faceRules(face: MadeFace, base: string): string {
     return fontFaceText({ family, weight, style, stretch, display, sources, unicodeRange });
   };
   if (part.name === 'full') return rule([part, ...older]);
-  const parts = [part, ...(rest ? [rest] : [])]
+  const parts = [...(rest ? [rest] : []), part]
     .map((one) => rule([one], unicodeRangeText(one.characters)))
     .join('\n');
   if (older.length === 0) return parts;

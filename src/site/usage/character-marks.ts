@@ -7,10 +7,13 @@ export class CharacterMarks {
     return character < this.marks.length ? this.marks[character] === 1 : this.others.has(character);
   }
 
-  add(text: string): void {
+  /** @returns whether some of it may be a combining mark, of which there is none before U+0300 */
+  add(text: string): boolean {
     const { marks, others } = this;
+    let mayHaveMarks = false;
     for (let i = 0; i < text.length; i++) {
       const unit = text.charCodeAt(i);
+      if (unit >= 0x300) mayHaveMarks = true;
       if (unit < marks.length) marks[unit] = 1;
       else {
         const character = text.codePointAt(i)!;
@@ -18,6 +21,7 @@ export class CharacterMarks {
         if (character > 0xffff) i++;
       }
     }
+    return mayHaveMarks;
   }
 
   addTo(target: Set<number>): void {

@@ -1,3 +1,4 @@
+import { markedLetters } from '../../core/text/marked-letters.js';
 import { rangesOf, unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import type { ComputedStyle } from '../cascade/computed.js';
 import type { FontFaceDescriptors } from '../css/rules.js';
@@ -41,7 +42,8 @@ export class FaceCollector {
     if (known[certainty].has(text)) return;
     known[certainty].add(text);
     if (this.withPlaces) notePlace(asked.collected, piece);
-    characters[certainty].add(text);
+    const { marked } = asked.collected.face;
+    if (characters[certainty].add(text)) for (const letter of markedLetters(text)) marked.add(letter);
   }
 
   /** @returns by what tells them apart: the stack and all that font matching goes by */
@@ -68,6 +70,7 @@ export class FaceCollector {
           stack: families,
           drawn: new Set(),
           possible: new Set(),
+          marked: new Set(),
           rules: new Map(),
           features: new Set(),
           variations: new Set(),

@@ -34,6 +34,8 @@ export interface PageFace {
   stack: readonly string[];
   drawn: Set<number>;
   possible: Set<number>;
+  /** Letters that bear marks which no character composes with them (Unicode, section 3.11). */
+  marked: Set<number>;
   /** With how many pieces of text each rule stands behind. */
   rules: Map<string, AskingRule & { pieces: number }>;
   /** OpenType features that styles turn on where it is drawn. */

@@ -1,0 +1,128 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import fc from 'fast-check';
+import { openFont, writeFont } from '#src/core/containers/index.js';
+import type { Font } from '#src/core/sfnt/font.js';
+import { subsetFont } from '#src/core/subset/index.js';
+import { CodePointSet } from '#src/core/text/code-point-set.js';
+import { mappedCharacters } from '#src/core/text/mapped-characters.js';
+import { charactersByScript } from '#src/core/text/scripts.js';
+import { unicodeRangeText } from '#src/core/text/unicode-ranges.js';
+import type { Part } from '#src/kit/made.js';
+import { cutParts } from '#src/kit/part.js';
+import { compareDrawings, type Comparison, type DividedPair } from '../../test-support/drawings.js';
+import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
+import { inPart, plannedFace, wantedOf } from '../../test-support/parts.js';
+import { LoggingServer } from '../../test-support/server.js';
+import { wordsOfLanguages } from '../../test-support/words.js';
+
+/** Texts of a face that is cut to some of them. */
+interface DividedFace {
+  pair: DividedPair;
+  /** Drawn with its kerning. */
+  ofSite: string;
+  /** What visitors may type: letters of one part, letters of both, marks on any of them. */
+  typed: string[];
+  /** Those of them that one part draws. */
+  typedInOne: string[];
+}
+
+const isMark = (character: number) => /^\p{M}$/u.test(String.fromCodePoint(character));
+const fail = (name: string) => {
+  throw new Error(`${name}: nothing is divided`);
+};
+
+let folder: string;
+let server: LoggingServer;
+const faces: DividedFace[] = [];
+
+/** @param seed the same texts for the same number */
+async function divideFace(file: string, words: string, name: string, seed: number): Promise<DividedFace> {
+  const keep = (part: string, bytes: Uint8Array) => {
+    writeFileSync(join(folder, `${seed}-${part}`), bytes);
+    return `/${seed}-${part}`;
+  };
+  const { font } = openFont(readFileSync(file));
+  const available = mappedCharacters(font);
+  // Without instructions, as the parts are: what they do to advances isn't asked here.
+  const whole = await writeFont(subsetFont(font, { characters: available }).font, 'woff2');
+  const [chosen] = fc.sample(fc.subarray(words.split(' '), { minLength: 1 }), { seed, numRuns: 1 });
+  // A font of one script that joins letters stays whole for a site that has words of it.
+  const { text: ofSite, cut } =
+    (await divideFor(font, chosen.join(' '))) ?? (await divideFor(font, '21 ₪')) ?? fail(name);
+  const partOf = (part: Part) => ({
+    url: keep(part.name, part.bytes),
+    range: unicodeRangeText(part.characters),
+  });
+  const all = [inPart(cut.part), inPart(cut.rest)];
+  const [{ name: script }] = charactersByScript(CodePointSet.ofText(words));
+  const ofScript = charactersByScript(available).find((one) => one.name === script)!;
+  const [letters, marks] = [ofScript.codePoints.filter((one) => !isMark(one)), all.flat().filter(isMark)];
+  const oneOf = (list: number[]) => fc.constantFrom(...list.map((one) => String.fromCodePoint(one)));
+  const word = fc.string({ unit: oneOf(letters), minLength: 1, maxLength: 9 });
+  // A letter of one part with a mark of the other comes from the next font of the stack.
+  const isTogether = all.some((part) => [...letters, ...marks].every((one) => part.includes(one)));
+  const marked = fc.string({ unit: oneOf([...letters, ...marks]), minLength: 1, maxLength: 9 });
+  const typed = fc.sample(isTogether ? fc.oneof(word, marked) : word, { seed, numRuns: 60 });
+  const isInOne = (text: string) =>
+    all.some((part) => [...text].every((one) => part.includes(one.codePointAt(0)!)));
+  return {
+    pair: {
+      name,
+      source: keep('whole', whole.bytes),
+      // In the order of the stylesheet.
+      made: [partOf(cut.rest), partOf(cut.part)],
+      descriptors: {},
+      weights: [400],
+    },
+    ofSite,
+    typed,
+    typedInOne: typed.filter(isInOne),
+  };
+}
+
+async function divideFor(font: Font, text: string) {
+  const cut = await cutParts(plannedFace(font), wantedOf(text));
+  return 'wholeReason' in cut || !cut.rest ? undefined : { text, cut: { part: cut.part, rest: cut.rest } };
+}
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-parts-'));
+  for (const [i, { language, file, words }] of wordsOfLanguages.entries())
+    faces.push(await divideFace(file, words, `${i} ${language}`, i));
+  const blank = { '/blank': '<!doctype html><title>blank</title>' };
+  server = await LoggingServer.start({ '/': `${folder}/` }, blank);
+}, 120_000);
+
+afterAll(async () => {
+  await server.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+describe.each(availableEngines())('%s', (engineName) => {
+  let engine: Engine;
+  beforeAll(async () => {
+    engine = await startEngine(engineName);
+    await engine.open(`${server.origin}/blank`);
+  });
+  afterAll(() => engine.close());
+
+  test('the parts of a face draw what the whole draws: text of the site, and what visitors type', async () => {
+    for (const { pair, ofSite, typed, typedInOne } of faces) {
+      const differing = async (texts: string[], options: object) => {
+        const drawing = { pairs: [pair], texts, sizes: [40], turn: 0.01, ...options };
+        const [found] = await engine.run<Comparison[]>(compareDrawings, drawing);
+        return found.differing;
+      };
+      expect([pair.name, await differing([ofSite], {})]).toEqual([pair.name, []]);
+      // Letters of two parts aren't kerned with each other, and may land a fraction of a pixel aside. WebKitGTK kerns
+      // whatever a canvas asks for.
+      const texts = engineName === 'webkit' ? typedInOne : typed;
+      expect(texts.length).toBeGreaterThan(5);
+      const across = await differing(texts, { kerning: 'none', tolerance: 0.1 });
+      expect([pair.name, across]).toEqual([pair.name, []]);
+    }
+  });
+});
