@@ -24,6 +24,7 @@ export const wantedOf = (text: string, keepsRest = true): WantedOfFace => ({
   weights: [],
   languages: [],
   rules: [],
+  places: [],
 });
 
 /** The characters that the rule of a part names. */

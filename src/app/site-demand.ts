@@ -70,7 +70,7 @@ async function demandingPages(
     return undefined;
   });
   if (!folder) return [];
-  const { pages } = await scannedSite(folder, false, progress);
+  const { pages } = await scannedSite(folder, true, progress);
   return pages.map(({ page, languages, faces, fontFaces, scripts }) => ({
     page,
     languages,
@@ -96,7 +96,7 @@ async function wantedOf(
   if (characters.size === 0) return undefined;
   const keepsRest = rest === 'keep';
   const marked = new Set([...(demand?.marked ?? []), ...markedLetters(config?.also ?? '')]);
-  const nothing = { features: [], pages: [], weights: [], languages: [], rules: [] };
+  const nothing = { features: [], pages: [], weights: [], languages: [], rules: [], places: [] };
   if (!demand) return { characters, marked, keepsRest, ...nothing };
   return {
     characters,
@@ -107,6 +107,7 @@ async function wantedOf(
     weights: [...demand.weights].sort((a, b) => a - b),
     languages: [...demand.languages].sort(),
     rules: rulesOf(demand),
+    places: demand.places,
   };
 }
 

@@ -1,8 +1,10 @@
 import { CodePointSet } from '../core/text/code-point-set.js';
 import { mappedCharacters } from '../core/text/mapped-characters.js';
 import { drawnBy, type FaceRule } from '../site/usage/declared-faces.js';
+import { parseUnicodeRanges } from '../core/text/parse-ranges.js';
+import { unicodeRangeText } from '../core/text/unicode-ranges.js';
 import type { AskingRule, PageFace } from '../site/usage/page-face.js';
-import type { KitPlan, PlannedFace } from './plan.js';
+import type { DemandingPlace, KitPlan, PlannedFace } from './plan.js';
 
 /** A page with the faces that it asks for. */
 export interface DemandingPage {
@@ -31,6 +33,10 @@ export interface FaceDemand {
   rules: Map<string, AskingRule & { pieces: number }>;
   /** Languages of fields that visitors type into, and of pages that a script fills. */
   languages: Set<string>;
+  /** Elements that bring characters which none before them has. */
+  places: DemandingPlace[];
+  /** The characters of those. */
+  placed: CodePointSet;
 }
 
 /** What the pages of a site ask of each face of a kit, by font matching; faces that nothing asks for aren't there. */
@@ -99,6 +105,8 @@ function demandOf(face: PlannedFace, demand: Map<PlannedFace, FaceDemand>): Face
       weights: new Set(),
       rules: new Map(),
       languages: new Set(),
+      places: [],
+      placed: new CodePointSet(),
     };
     demand.set(face, known);
   }
@@ -107,7 +115,7 @@ function demandOf(face: PlannedFace, demand: Map<PlannedFace, FaceDemand>): Face
 
 function addDemand(
   demand: FaceDemand,
-  { page }: DemandingPage,
+  { page, languages }: DemandingPage,
   face: PageFace,
   characters: readonly number[],
 ): void {
@@ -118,8 +126,19 @@ function addDemand(
   demand.pages.add(page);
   demand.weights.add(face.asked.weight);
   if (characters.some((character) => character > 0x20 && face.drawn.has(character))) demand.drawnOn.add(page);
+  for (const place of face.places ?? []) addPlace(demand, { ...place, page, language: languages[0] });
   for (const [key, rule] of face.rules) {
     const before = demand.rules.get(key);
     demand.rules.set(key, { ...rule, pieces: rule.pieces + (before?.pieces ?? 0) });
   }
+}
+
+function addPlace(demand: FaceDemand, place: DemandingPlace): void {
+  const fresh = new CodePointSet();
+  parseUnicodeRanges(place.characters).forEach((character) => {
+    if (demand.characters.has(character) && !demand.placed.has(character)) fresh.add(character);
+  });
+  if (fresh.size === 0) return;
+  demand.placed.addAll(fresh);
+  demand.places.push({ ...place, characters: unicodeRangeText(fresh.ranges()) });
 }

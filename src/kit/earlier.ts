@@ -66,7 +66,7 @@ export const earlierCosts = ({ leftOut }: Manifest): Map<string, number> =>
   new Map(leftOut.map(({ madeFrom, bytes }) => [madeFrom, bytes]));
 
 function partOf(
-  { file, part, format, sha256: digest, characters, stillBytes, dropped, changed }: ManifestPart,
+  { file, part, format, sha256: digest, characters, stillBytes, apart, dropped, changed }: ManifestPart,
   read: (file: string) => Uint8Array | undefined,
 ): Part | undefined {
   const bytes = read(file);
@@ -79,6 +79,7 @@ function partOf(
     bytes,
     sha256: digest,
     characters: ranges,
+    apart,
     stillBytes,
     dropped,
     changed,

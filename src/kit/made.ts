@@ -1,3 +1,4 @@
+import type { SetApart } from '../core/layout/set-apart.js';
 import type { CodePointRanges } from '../core/text/unicode-ranges.js';
 import type { PlannedFace, PlannedFamily } from './plan.js';
 import type { Reach, ReachedFormat } from './reach.js';
@@ -16,6 +17,8 @@ export interface Part {
   dropped: string[];
   /** Of a variable face: what the same would weigh without its axes, at the start of them. */
   stillBytes?: number | undefined;
+  /** Of a rest: what takes letters of both parts, and is lost between them. */
+  apart?: SetApart | undefined;
   /** What was changed inside, so that old browsers link it as its rule does. */
   changed: string[];
 }

@@ -4,6 +4,9 @@ import { linkStyle } from '../core/sfnt/link-style.js';
 import { fontOf, type Font } from '../core/sfnt/font.js';
 import { forbidsSubsetting } from '../core/sfnt/licence.js';
 import { subsetFont } from '../core/subset/index.js';
+import { charactersByScript } from '../core/text/scripts.js';
+import { setApart, type GlyphsOfPart } from '../core/layout/set-apart.js';
+import { cmap } from '../core/tables/index.js';
 import { CodePointSet } from '../core/text/code-point-set.js';
 import { mappedCharacters } from '../core/text/mapped-characters.js';
 import { DenseGlyphError } from '../errors.js';
@@ -75,11 +78,29 @@ export async function cutParts(
     for (const [from, to] of first.characters) taken.addRange(from, to);
     const beyond = new CodePointSet(rest.codePoints().filter((character) => !taken.has(character)));
     if (!wanted.keepsRest || beyond.size === 0) return { part: first, rest: undefined };
-    return { part: first, rest: await cutPart(face, 'rest', beyond, wanted) };
+    const second = await cutPart(face, 'rest', beyond, wanted);
+    return {
+      part: first,
+      rest: { ...second, apart: setApart(font, glyphsOf(font, taken), glyphsOf(font, beyond)) },
+    };
   } catch (cause) {
     if (!(cause instanceof DenseGlyphError) || cause.code !== 'subset-impossible') throw cause;
     return { wholeReason: cause.reason };
   }
+}
+
+function glyphsOf(font: Font, characters: CodePointSet): GlyphsOfPart {
+  const table = font.table(cmap);
+  const found = new Map<number, string[]>();
+  for (const { name, codePoints } of charactersByScript(characters)) {
+    for (const character of codePoints) {
+      // Browsers draw nothing for those, and kern nothing with them.
+      if (/\p{Default_Ignorable_Code_Point}/u.test(String.fromCodePoint(character))) continue;
+      const glyph = cmap.glyphIdOf(table, character);
+      found.set(glyph, [...(found.get(glyph) ?? []), name]);
+    }
+  }
+  return found;
 }
 
 /** @param characters those that its rule will name; browsers draw companions of them too, which the rest may have as well */

@@ -5,6 +5,14 @@ import { DenseGlyphError } from '../errors.js';
 import { finding, type Finding } from '../findings.js';
 import type { FamilyConfig, KitConfig } from '../config/schema.js';
 import type { Source } from '../core/source/index.js';
+import type { DrawnPlace } from '../site/usage/page-face.js';
+
+/** An element of a page that brings characters to a face. */
+export interface DemandingPlace extends DrawnPlace {
+  page: string;
+  /** The first of the page's languages. */
+  language: string | undefined;
+}
 
 /** What a face is cut to, and why. */
 export interface WantedOfFace {
@@ -23,6 +31,8 @@ export interface WantedOfFace {
   languages: readonly string[];
   /** The rules that ask for it, those behind most text first. */
   rules: readonly { file: string; line: number; selector: string }[];
+  /** Which elements bring which characters. */
+  places: readonly DemandingPlace[];
 }
 
 /** A face that the kit ships. */

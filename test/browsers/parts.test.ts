@@ -15,6 +15,7 @@ import { cutParts } from '#src/kit/part.js';
 import { compareDrawings, type Comparison, type DividedPair } from '../../test-support/drawings.js';
 import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
 import { inPart, plannedFace, wantedOf } from '../../test-support/parts.js';
+import { readSample } from '../../test-support/paths.js';
 import { LoggingServer } from '../../test-support/server.js';
 import { wordsOfLanguages } from '../../test-support/words.js';
 
@@ -101,6 +102,22 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
+/** How many pairs of a letter of each list are nearer or farther than their advances say. */
+const countKernedPairs = `
+  const { url, one, other } = argument;
+  const face = new FontFace('kerned', 'url(' + url + ')');
+  await face.load();
+  document.fonts.add(face);
+  const context = document.createElement('canvas').getContext('2d');
+  context.font = '1000px kerned';
+  const widthOf = (text, kerning) => { context.fontKerning = kerning; return context.measureText(text).width; };
+  let count = 0;
+  for (const a of one) for (const b of other)
+    for (const text of [String.fromCodePoint(a, b), String.fromCodePoint(b, a)])
+      if (Math.abs(widthOf(text, 'normal') - widthOf(text, 'none')) > 0.5) count++;
+  return count;
+`;
+
 describe.each(availableEngines())('%s', (engineName) => {
   let engine: Engine;
   beforeAll(async () => {
@@ -125,4 +142,21 @@ describe.each(availableEngines())('%s', (engineName) => {
       expect([pair.name, across]).toEqual([pair.name, []]);
     }
   });
+
+  // WebKitGTK kerns in a canvas whatever is asked for.
+  (engineName === 'webkit' ? test.skip : test)(
+    'as many kerning pairs are said to be divided as the browser kerns across the parts',
+    async () => {
+      const { font } = openFont(readSample('FerrywakeSans-Regular.ttf'));
+      const cut = await cutParts(plannedFace(font), wantedOf('Waterways to Tyne, 4:10'));
+      if ('wholeReason' in cut) throw new Error(cut.wholeReason);
+      writeFileSync(join(folder, 'kerned'), readSample('FerrywakeSans-Regular.ttf'));
+      const [one, other] = [inPart(cut.part), inPart(cut.rest!)].map((part) =>
+        part.filter((character) => !isMark(character)),
+      );
+      const kerned = await engine.run<number>(countKernedPairs, { url: '/kerned', one, other });
+      expect(kerned).toBeGreaterThan(500);
+      expect(cut.rest!.apart).toEqual({ kernedPairs: kerned, ligatures: 0 });
+    },
+  );
 });

@@ -59,6 +59,7 @@ export function kitLines(manifest: Manifest, folder: string, changed: boolean, a
       face.findings.map(({ message }) => `${family}: ${face.source.path}: ${message}`),
     ),
     ...wholeNotes(faces),
+    ...apartNotes(faces.map(({ face }) => face)),
     ...faces.flatMap(({ family, face }) => demandNotes(family, face)),
     ...droppedNotes(faces.map(({ face }) => face)),
     ...faces.flatMap(({ face }) =>
@@ -118,6 +119,21 @@ function demandNotes(family: string, { weight, style, demand, parts }: ManifestF
       `${name}: ${demand.languages.join(', ')} came in, as visitors type in it or a script brings the text`,
     );
   return notes;
+}
+
+/** What a visitor's text loses between two parts, of all faces. */
+function apartNotes(faces: readonly ManifestFace[]): string[] {
+  const found = faces.flatMap(({ parts }) => parts.flatMap(({ apart }) => apart ?? []));
+  const pairs = found.reduce((sum, { kernedPairs }) => sum + kernedPairs, 0);
+  const ligatures = found.reduce((sum, one) => sum + one.ligatures, 0);
+  const told = [
+    ...(pairs > 0 ? [count(pairs, 'kerning pair')] : []),
+    ...(ligatures > 0 ? [count(ligatures, 'ligature')] : []),
+  ];
+  if (told.length === 0) return [];
+  return [
+    `${told.join(' and ')} have letters both in a face's part and in its rest; no text of the pages needs them`,
+  ];
 }
 
 /** Faces that aren't cut, and why; those of all faces once. */

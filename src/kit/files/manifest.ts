@@ -1,3 +1,4 @@
+import type { SetApart } from '../../core/layout/set-apart.js';
 import type { Finding } from '../../findings.js';
 import { unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import { rangeText, type FontDisplay, type Slope } from '../../core/face/index.js';
@@ -77,6 +78,8 @@ export interface ManifestPart {
   characters: string;
   /** Of a variable face: what the same would weigh without its axes. */
   stillBytes?: number;
+  /** Of a rest: what takes letters of both parts, and is lost between them; no text of the pages has any. */
+  apart?: SetApart;
   /** What of the source it doesn't carry. */
   dropped: string[];
   /** What was changed inside, so that old browsers link it as its rule does. */
@@ -160,6 +163,7 @@ function manifestFace(face: MadeFace, base: string): ManifestFace {
       sha256: made.sha256,
       characters: unicodeRangeText(made.characters),
       ...(made.stillBytes === undefined ? {} : { stillBytes: made.stillBytes }),
+      ...(made.apart === undefined ? {} : { apart: made.apart }),
       dropped: made.dropped,
       changed: made.changed,
     })),

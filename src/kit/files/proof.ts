@@ -1,4 +1,5 @@
 import escapeHtml from 'escape-html';
+import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { rangeText } from '../../core/face/index.js';
 import type { CodePointRanges } from '../../core/text/unicode-ranges.js';
 import { placeText } from '../../errors.js';
@@ -90,6 +91,43 @@ function demandRows({ wanted, wholeReason }: MadeFace): string {
     ${rules.length > 0 ? `<dt>Asked for by</dt><dd>${rules.join('; ')}</dd>` : ''}`;
 }
 
+/** So many characters make a sample. */
+const shortestSample = 12;
+
+/** For each language the longest text of the site that the face draws; sentences of ours where it has none. */
+function shownTexts({ part, rest, wanted }: MadeFace): { language: string; heading: string; text: string }[] {
+  const longest = new Map<string, string>();
+  for (const { text, language = 'und' } of wanted?.places ?? [])
+    if (text.length >= shortestSample && text.length > (longest.get(language)?.length ?? 0))
+      longest.set(language, text);
+  if (longest.size === 0) return sampleTexts(allCharacters(part, rest));
+  return Array.from(longest, ([language, text]) => ({ language, heading: text, text }));
+}
+
+const placesShown = 60;
+
+/** Which elements, pages and rules bring the characters of a face, as they are drawn there. */
+function placesTable({ wanted }: MadeFace, css: string): string {
+  const places = wanted?.places ?? [];
+  if (places.length === 0) return '';
+  const rows = places
+    .slice(0, placesShown)
+    .map(
+      ({ page, line, element, text, characters, rule }) =>
+        `<tr><td class="signs">${escapeHtml(signsOf(parseUnicodeRanges(characters).codePoints()).join(' '))}</td><td style="${escapeHtml(css)}">${escapeHtml(text)}</td><td><code>${escapeHtml(element)}</code> ${escapeHtml(line > 0 ? `${page}:${line}` : page)}</td><td>${rule ? `<code>${escapeHtml(rule.selector)}</code> ${escapeHtml(placeText(rule))}` : ''}</td></tr>`,
+    )
+    .join('\n');
+  const more = places.length > placesShown ? ` (the first ${placesShown} of ${places.length})` : '';
+  return `<details><summary>Who brings which characters${more}</summary><table class="places">
+    <thead><tr><th scope="col">Characters</th><th scope="col">Text</th><th scope="col">Element</th><th scope="col">Rule</th></tr></thead>
+    <tbody>${rows}</tbody></table></details>`;
+}
+
+const signsOf = (codePoints: readonly number[]): string[] =>
+  codePoints
+    .map((codePoint) => String.fromCodePoint(codePoint))
+    .filter((sign) => /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(sign));
+
 const partWords: Readonly<Record<Part['name'], string>> = {
   full: 'All characters',
   site: 'What the pages draw',
@@ -100,9 +138,9 @@ const signsShown = 600;
 /** The characters of a part. */
 function partDetails({ name, characters, bytes }: Part): string {
   const all = characters.flatMap(([first, last]) =>
-    Array.from({ length: last - first + 1 }, (_, i) => String.fromCodePoint(first + i)),
+    Array.from({ length: last - first + 1 }, (_, i) => first + i),
   );
-  const signs = all.filter((sign) => /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(sign)).slice(0, signsShown);
+  const signs = signsOf(all).slice(0, signsShown);
   return `<details><summary>${partWords[name]}: ${count(all.length, 'character')}, ${kilobytes(bytes.length)}</summary><p class="signs">${escapeHtml(signs.join(' '))}</p></details>`;
 }
 
@@ -110,7 +148,7 @@ function faceArticle(face: MadeFace, role: string): string {
   const { family, weight, style, part, rest, source, preloadReason, preload, findings } = face;
   const weights = shownWeights(face);
   const shown = weights.includes(400) ? 400 : weights[0];
-  const [sample, ...others] = sampleTexts(allCharacters(part, rest));
+  const [sample, ...others] = shownTexts(face);
   const css = (value: number) =>
     `font-family: var(--type-${role}); font-weight: ${value}; font-style: ${style}`;
   const rows = waterfall
@@ -142,6 +180,7 @@ function faceArticle(face: MadeFace, role: string): string {
     <div class="reading">${reading}</div>
   </div>
   ${[part, ...(rest ? [rest] : [])].map(partDetails).join('\n  ')}
+  ${placesTable(face, css(shown))}
   <details><summary>The rule${rest ? 's' : ''}</summary><pre>${escapeHtml(faceRules(face, ''))}</pre></details>
 </article>`;
 }

@@ -6,7 +6,7 @@ import { tokensOf } from '../css/tokens.js';
 import type { SiteElement } from '../html/document.js';
 import { CharacterMarks } from './character-marks.js';
 import type { DrawnPiece } from './drawn-text.js';
-import type { AskingRule, PageFace } from './page-face.js';
+import type { AskingRule, DrawnPlace, PageFace } from './page-face.js';
 import { featuresOfStyle } from './requested-features.js';
 
 /** A face while it is collected. */
@@ -154,7 +154,7 @@ function noteStyle({ rules, features, variations }: PageFace, style: ComputedSty
 const shownText = 80;
 const mostPlaces = 40;
 
-function notePlace({ face, characters }: Collected, { text, element, pseudo }: DrawnPiece): void {
+function notePlace({ face, characters }: Collected, { text, element, pseudo, style }: DrawnPiece): void {
   const places = (face.places ??= []);
   if (places.length >= mostPlaces) return;
   const { drawn, possible } = characters;
@@ -170,7 +170,15 @@ function notePlace({ face, characters }: Collected, { text, element, pseudo }: D
     element: nameOf(element) + (pseudo === undefined ? '' : `::${pseudo}`),
     text: shown.length > shownText ? `${shown.slice(0, shownText - 1)}…` : shown,
     characters: unicodeRangeText(rangesOf([...fresh].sort((a, b) => a - b))),
+    ...ruleOf(style),
   });
+}
+
+function ruleOf({ weight, style, deciders }: ComputedStyle): Pick<DrawnPlace, 'rule'> {
+  const bold = weight === 400 ? undefined : deciders.get('font-weight')?.place;
+  const slanted = style === 'normal' ? undefined : deciders.get('font-style')?.place;
+  const rule = bold ?? slanted ?? deciders.get('font-family')?.place;
+  return rule ? { rule: { file: rule.file, line: rule.line, selector: rule.selector } } : {};
 }
 
 function nameOf({ name, attributes, classes }: SiteElement): string {

@@ -26,6 +26,8 @@ export interface DrawnPlace {
   text: string;
   /** As `unicode-range` writes them. */
   characters: string;
+  /** The rule that makes it this face: of weight or style where they aren't normal, else of the family. */
+  rule?: Omit<AskingRule, 'property'>;
 }
 
 /** What a page draws with one face. */
