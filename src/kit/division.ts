@@ -25,6 +25,9 @@ const separable: ReadonlySet<string> = new Set([
   'Common',
 ]);
 
+/** Browsers measure lines by the part that has it, and fetch that whether it is in a text or not (CSS Fonts 4, 5.2). */
+const space = 0x20;
+
 /** Parts of Hangul that join to syllables. */
 const isJoiningHangul = (character: number): boolean =>
   (character >= 0x1100 && character <= 0x11ff) || (character >= 0xa960 && character <= 0xd7ff);
@@ -44,6 +47,7 @@ export function divided(
   marked: ReadonlySet<number> = new Set(),
 ): Division {
   const site = new CodePointSet(wanted.codePoints().filter((character) => available.has(character)));
+  if (site.size > 0 && available.has(space)) site.add(space);
   for (const { name, codePoints } of charactersByScript(available)) {
     const joins = name === 'Hangul' ? codePoints.some(isJoiningHangul) : !separable.has(name);
     const bearsMarks = name !== 'Common' && codePoints.some((one) => marked.has(one));

@@ -68,6 +68,7 @@ describe('what is never divided', () => {
     ['Arabic letters are not', 'ب', 'بتث', ''],
     ['Devanagari letters are not', 'क', 'कखग', ''],
     ['syllables of Hangul go with what they are made of', '가', '가각\u1100\u1161', ''],
+    ['the space goes with what the site draws', 'a', 'a ', 'b'],
     ['marks are not', 'e\u0301', 'e\u0301\u0300', 'f'],
     ['marks and all letters that may bear them are not', 'q\u0301', 'qf\u0301\u0300', 'α'],
   ])('%s', (_, wanted, together, apart) => {

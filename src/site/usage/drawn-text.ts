@@ -22,6 +22,9 @@ export interface DrawnPiece {
   typedIn?: string;
 }
 
+/** CSS Text 3, section 4.1: white space that collapses; a no-break space and other wide ones are drawn. */
+const isMoreThanSpace = /[^ \t\n\r\f]/;
+
 /** Elements whose text nodes aren't text. */
 const notText: ReadonlySet<string> = new Set([
   'script',
@@ -108,7 +111,7 @@ class TextWalk {
     }));
     for (const child of flatChildren(element)) {
       if (child.kind === 'element') this.walk(child, inside);
-      else if (/\S/.test(child.text))
+      else if (isMoreThanSpace.test(child.text))
         this.sayText(child.text, element, isShut(element) ? hidden(groups) : groups);
     }
     for (const group of groups) this.sayAfter(element, group);
@@ -137,7 +140,7 @@ class TextWalk {
   private sayer(element: SiteElement, { isShown, screens }: StyledGroup): Say {
     const isDrawn = screens.some((i) => this.screens[i].isDrawn);
     return (text, own, name, isOnLoad = true) => {
-      if (!/\S/.test(text)) return;
+      if (!isMoreThanSpace.test(text)) return;
       const shown = transformed(text, own, element);
       const isSeen = isOnLoad && isShown && own.isVisible && own.display !== 'none';
       const pseudo = name ? { pseudo: name } : {};

@@ -221,3 +221,8 @@ test('fields that visitors type into are told with their language', async () => 
   );
   expect(pieces.flatMap(({ typedIn }) => typedIn ?? [])).toEqual(['el', 'pl', 'cy']);
 });
+
+test('white space that collapses is no text; a no-break space by itself is', async () => {
+  const pieces = await piecesOf('<b>a</b> <b>b</b>&nbsp;<b>c</b>\n<b>d</b>');
+  expect(pieces.map(({ text }) => text)).toEqual(['a', 'b', '\u00a0', 'c', 'd']);
+});
