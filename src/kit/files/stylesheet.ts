@@ -1,6 +1,7 @@
 import { svgFontId } from '../../core/containers/index.js';
 import { fontFaceText, fontFamilyList, formatHints } from '../../core/face/index.js';
-import { unicodeRangeText } from '../../core/text/unicode-ranges.js';
+import { CodePointSet } from '../../core/text/code-point-set.js';
+import { unicodeRangeText, type CodePointRanges } from '../../core/text/unicode-ranges.js';
 import type { MadeFace, MadeKit, Part } from '../made.js';
 import type { ReachedFormat } from '../reach.js';
 
@@ -23,11 +24,23 @@ export function faceRules(face: MadeFace, base: string): string {
   };
   if (part.name === 'full') return rule([part, ...older]);
   const parts = [...(rest ? [rest] : []), part]
-    .map((one) => rule([one], unicodeRangeText(one.characters)))
+    .map((one) => rule([one], unicodeRangeText(one === part ? withSpace(one.characters) : one.characters)))
     .join('\n');
   if (older.length === 0) return parts;
   const inside = parts.replace(/^(?=.)/gm, '  ');
   return `${rule(older)}\n@supports (${knowsParts}) {\n${inside}}\n`;
+}
+
+const space = 0x20;
+
+/**
+ * Browsers measure lines by the first face of a stack whose range names the space, whether it has one or not (CSS Fonts 4,
+ * section 5.2): so does a face without ranges, which this one stands for.
+ */
+function withSpace(characters: CodePointRanges): CodePointRanges {
+  const all = new CodePointSet([space]);
+  for (const [first, last] of characters) all.addRange(first, last);
+  return all.ranges();
 }
 
 /**
