@@ -238,6 +238,22 @@ export const findingCodes = {
     effect: 'text waits for a name, a connection and an answer of another host, which learns of each visitor',
     advice: 'bring the faces home, and take the reference out',
   },
+  'hosted-by-script': {
+    severity: 'warning',
+    effect: 'what a script asks for is known only when it runs',
+    advice: 'name the stylesheet or the font by its URL: adopt <url>; and take it out of the script by hand',
+  },
+  // What other hosts give
+  'host-failed': {
+    severity: 'error',
+    effect: 'the face is not at hand, and pages go on asking for it',
+    advice: 'open the address in a browser, or call again later; what was there before has stayed',
+  },
+  'adopted-file-changed': {
+    severity: 'error',
+    effect: 'the rules name a file that is not the one that came from the host',
+    advice: 'call adopt without --offline',
+  },
   // What a kit weighs
   'budget-exceeded': {
     severity: 'error',

@@ -1,4 +1,5 @@
 // Written by tools/build/lists.mjs from the files in src/cli/commands.
+import type { adopt as adoptNow } from './app/adopt.js';
 import type { build as buildNow } from './app/build.js';
 import type { convert as convertNow } from './app/convert.js';
 import type { demo as demoNow } from './app/demo.js';
@@ -6,12 +7,17 @@ import type { inspect as inspectNow } from './app/inspect.js';
 import type { scan as scanNow } from './app/scan.js';
 import type { subset as subsetNow } from './app/subset.js';
 
+export type * from './app/adopt.js';
 export type * from './app/build.js';
 export type * from './app/convert.js';
 export type * from './app/demo.js';
 export type * from './app/inspect.js';
 export type * from './app/scan.js';
 export type * from './app/subset.js';
+
+/** See `AdoptRequest`. */
+export const adopt: typeof adoptNow = async (...call) =>
+  (await import('./app/adopt.js')).adopt(...call);
 
 /** See `BuildRequest`. */
 export const build: typeof buildNow = async (...call) =>

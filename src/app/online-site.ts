@@ -41,7 +41,7 @@ export async function readOnlineSite(
   read: PageReader | undefined,
   progress?: OnProgress,
 ): Promise<OnlineSite> {
-  const client = new HttpClient(`dense-glyph/${version()}`);
+  const client = new HttpClient({ userAgent: `dense-glyph/${version()}` });
   const files = new OnlineFiles(client, new URL(start).origin);
   const pages = new Map<string, SitePage>();
   const problems: OnPages<SiteProblem>[] = [];

@@ -24,6 +24,11 @@ export const commands: readonly { name: string; summary: string; load: () => Pro
     load: () => import('./commands/scan.js'),
   },
   {
+    name: 'adopt',
+    summary: 'bring hosted faces home: their files, their rules, and where they came from',
+    load: () => import('./commands/adopt.js'),
+  },
+  {
     name: 'build',
     summary: 'make the kit that the config describes',
     load: () => import('./commands/build.js'),

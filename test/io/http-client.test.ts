@@ -16,7 +16,7 @@ describe('the HTTP client', () => {
   let server: Server;
   let origin: string;
   let asked: { path: string; agent: string | undefined }[] = [];
-  const client = new HttpClient('dense-glyph/test');
+  const client = new HttpClient({ userAgent: 'dense-glyph/test' });
 
   beforeAll(async () => {
     server = createServer((request, response) => {

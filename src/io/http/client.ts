@@ -1,4 +1,5 @@
 import { EnvHttpProxyAgent, interceptors, request, type Dispatcher } from 'undici';
+import { guardedLookup, guardStep, type NamedHosts } from './guard.js';
 import { limits } from './limits.js';
 
 /** What a URL gave. */
@@ -9,32 +10,59 @@ export interface Fetched {
   /** In small letters, without parameters. */
   mediaType: string;
   charset: string | undefined;
+  /** What a later request may ask by whether anything changed (RFC 9110, section 8.8). */
+  validators: Validators;
   bytes: Uint8Array;
 }
 
-/** Steps around one fetch, the last one nearest to the network. */
-const steps: readonly Dispatcher.DispatcherComposeInterceptor[] = [
-  interceptors.redirect({ maxRedirections: limits.redirects }),
-  interceptors.retry({ maxRetries: limits.retries, maxTimeout: limits.retryWait, methods: ['GET'] }),
-];
+export interface Validators {
+  etag?: string;
+  lastModified?: string;
+}
+
+export interface ClientOptions {
+  userAgent: string;
+  /** Hosts that may be on this machine or its network; any may where this is left out. */
+  namedHosts?: NamedHosts;
+  /** How often something is tried again that may pass. */
+  retries?: number;
+}
 
 /** Fetches by GET, a few at a time for each host. */
 export class HttpClient {
-  private readonly agent = new EnvHttpProxyAgent({
-    connections: limits.connections,
-    headersTimeout: limits.time,
-    bodyTimeout: limits.time,
-    connectTimeout: limits.time,
-    maxResponseSize: limits.bytes,
-  });
-  private readonly dispatcher = this.agent.compose(...steps);
+  private readonly agent: EnvHttpProxyAgent;
+  private readonly dispatcher: Dispatcher;
 
-  constructor(private readonly userAgent: string) {}
+  constructor(private readonly options: ClientOptions) {
+    const { namedHosts, retries = limits.retries } = options;
+    this.agent = new EnvHttpProxyAgent({
+      connections: limits.connections,
+      headersTimeout: limits.time,
+      bodyTimeout: limits.time,
+      connectTimeout: limits.time,
+      maxResponseSize: limits.bytes,
+      ...(namedHosts ? { connect: { lookup: guardedLookup(namedHosts) } } : {}),
+    });
+    // Steps around one fetch, the first one nearest to the network: each redirect goes through all before it.
+    this.dispatcher = this.agent.compose(
+      ...(namedHosts ? [guardStep(namedHosts)] : []),
+      interceptors.retry({ maxRetries: retries, maxTimeout: limits.retryWait, methods: ['GET'] }),
+      interceptors.redirect({ maxRedirections: limits.redirects }),
+    );
+  }
 
-  /** @throws Error of the network, or for an answer past the limits; a status of failure is an answer too */
-  async get(url: string, accept: string): Promise<Fetched> {
+  /**
+   * @param since what is known already: an answer of status 304 says that it is still so
+   * @throws Error of the network, or for an answer past the limits; a status of failure is an answer too
+   */
+  async get(url: string, accept: string, since: Validators = {}): Promise<Fetched> {
     const signal = AbortSignal.timeout(limits.time);
-    const headers = { accept, 'user-agent': this.userAgent };
+    const headers = {
+      accept,
+      'user-agent': this.options.userAgent,
+      ...(since.etag === undefined ? {} : { 'if-none-match': since.etag }),
+      ...(since.lastModified === undefined ? {} : { 'if-modified-since': since.lastModified }),
+    };
     const {
       statusCode,
       headers: answered,
@@ -48,11 +76,16 @@ export class HttpClient {
     const bytes = new Uint8Array(await body.arrayBuffer());
     const { history } = (context ?? {}) as { history?: URL[] };
     const [mediaType, ...parameters] = String(answered['content-type'] ?? '').split(';');
+    const { etag, 'last-modified': lastModified } = answered;
     return {
       url: String(history?.at(-1) ?? url),
       status: statusCode,
       mediaType: mediaType.trim().toLowerCase(),
       charset: /charset\s*=\s*"?([^\s;"]+)/i.exec(parameters.join(';'))?.[1],
+      validators: {
+        ...(typeof etag === 'string' ? { etag } : {}),
+        ...(typeof lastModified === 'string' ? { lastModified } : {}),
+      },
       bytes,
     };
   }

@@ -58,6 +58,8 @@ export interface FontFaceDescriptors extends SourcePlace {
   unicodeRange: string | undefined;
   display: string | undefined;
   sources: FontFaceSource[];
+  /** Descriptors that aren't named above, as they are written. */
+  others?: ReadonlyMap<string, string>;
   conditions: readonly Condition[];
 }
 
@@ -287,6 +289,7 @@ function readFontFace(body: readonly ParsedItem[], node: ParsedRule, context: Co
   const name = family && nameOf(tokensOf(values.get('font-family') ?? ''));
   const source = values.get('src');
   if (!name || source === undefined) return;
+  const others = new Map([...values].filter(([property]) => !namedDescriptors.has(property)));
   context.found.fontFaces.push({
     ...context.placeOf(node.offset),
     family: name,
@@ -296,9 +299,21 @@ function readFontFace(body: readonly ParsedItem[], node: ParsedRule, context: Co
     unicodeRange: values.get('unicode-range'),
     display: values.get('font-display'),
     sources: splitAt(tokensOf(source), ',').flatMap((part): FontFaceSource[] => readSource(part)),
+    ...(others.size > 0 ? { others } : {}),
     conditions: context.conditions,
   });
 }
+
+const namedDescriptors: ReadonlySet<string> = new Set([
+  'font-family',
+  'src',
+  'font-weight',
+  'font-style',
+  'font-stretch',
+  'font-width',
+  'unicode-range',
+  'font-display',
+]);
 
 function readSource(part: readonly Token[]): FontFaceSource[] {
   const [first, ...rest] = componentsOf(part);

@@ -1,0 +1,337 @@
+import { basename, relative, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { slug } from '../core/face/slug.js';
+import { formatHints } from '../core/face/index.js';
+import { sourcesOf, type Source } from '../core/source/index.js';
+import { parseUnicodeRanges } from '../core/text/parse-ranges.js';
+import { scriptsOf } from '../core/text/scripts.js';
+import { DenseGlyphError } from '../errors.js';
+import { finding, type Finding } from '../findings.js';
+import { projectBrowsers } from '../io/browsers.js';
+import { filesOf } from '../io/earlier-files.js';
+import { readBytes } from '../io/read.js';
+import { HttpClient, type NamedHosts } from '../io/http/index.js';
+import { writeWhole } from '../io/write-whole.js';
+import { sha256 } from '../kit/digest.js';
+import { reachOf } from '../kit/reach.js';
+import { declaredFaceText } from '../site/css/font-face-text.js';
+import { version } from '../version.js';
+import { adoptedLedger, type AdoptedFile, type AdoptedLedger } from './adopted-ledger.js';
+import { fetchFailure } from './fetch-failure.js';
+import { HostedStylesheets, type HostedFace } from './hosted-stylesheets.js';
+import { findHostedFaces } from './hosted-faces.js';
+import { Steps, type OnProgress } from './progress.js';
+
+export interface AdoptRequest {
+  /** Pages, stylesheets, folders or URLs of them. */
+  inputs: readonly string[];
+  /** Where the faces go. */
+  out: string;
+  /** What paths start from. */
+  folder: string;
+  /** Whether to work from what is there. */
+  offline?: boolean | undefined;
+  /** Who says that the faces may be used, for those whose embedding bits forbid it. */
+  rights?: string | undefined;
+  /** Hosts on this machine or its network that may be asked: `intranet`, `localhost:8000`. */
+  allowHosts?: readonly string[] | undefined;
+}
+
+export interface AdoptResult {
+  adoptVersion: 1;
+  /** As the user would write it. */
+  folder: string;
+  faces: AdoptedFile[];
+  /** Files that were fetched, and those that were there already. */
+  fetched: number;
+  kept: number;
+  findings: Finding[];
+}
+
+/** A font file as a host gave it. */
+interface Brought {
+  bytes: Uint8Array;
+  source: Source;
+  format: string;
+  file: AdoptedFile;
+  isNew: boolean;
+}
+
+/**
+ * Brings hosted faces home: the files, their rules, and a ledger of where they came from.
+ *
+ * @throws DenseGlyphError `call-invalid`, `face-missing` where nothing is hosted, `rights-missing`, `output-unwritable`
+ * @example await adopt({ inputs: ['site'], out: 'fonts', folder: process.cwd() });
+ */
+export async function adopt(request: AdoptRequest, progress?: OnProgress): Promise<AdoptResult> {
+  const out = resolve(request.folder, request.out);
+  const earlier = adoptedLedger(out);
+  const shown = relative(request.folder, out).replaceAll('\\', '/') || '.';
+  if (request.offline) return fromWhatIsThere(earlier, out, shown);
+  const named = namedHosts(request);
+  const formats = reachOf(undefined, projectBrowsers(request.folder)).formats.map(({ format }) => format);
+  const hosted = new HostedStylesheets(formats, named);
+  const client = new HttpClient({ userAgent: `dense-glyph/${version()}`, namedHosts: named, retries: 3 });
+  try {
+    const byHand = await findHostedFaces(request, hosted, client, progress);
+    const findings = [
+      ...byHand,
+      ...hosted.failures.map(({ url, reason }) => finding('host-failed', reason, { url })),
+    ];
+    if (hosted.faces.length === 0 && findings.length === 0)
+      throw new DenseGlyphError('face-missing', 'nothing here asks another host for faces', {
+        file: request.inputs.join(', '),
+      });
+    const bringer = new Bringer(client, request.rights, earlier, out);
+    const brought = await bringer.all(hosted.faces, progress);
+    findings.push(...bringer.failures);
+    bringer.checkRights();
+    const rules = writeFolder(out, hosted, brought, earlier);
+    return {
+      adoptVersion: 1,
+      folder: shown,
+      faces: rules,
+      fetched: bringer.fetched,
+      kept: bringer.kept,
+      findings,
+    };
+  } finally {
+    await hosted.end();
+    await client.end();
+  }
+}
+
+/** Hosts that the user wrote, in a URL or by name. */
+const namedHosts = ({ inputs, allowHosts = [] }: AdoptRequest): NamedHosts =>
+  new Set([...inputs.flatMap((one) => (URL.canParse(one) ? [new URL(one).host] : [])), ...allowHosts]);
+
+function fromWhatIsThere(ledger: AdoptedLedger | undefined, out: string, shown: string): AdoptResult {
+  if (!ledger)
+    throw new DenseGlyphError(
+      'face-missing',
+      'nothing was adopted to this folder',
+      { file: shown },
+      'call it once without --offline',
+    );
+  const read = filesOf(out);
+  const findings = ledger.adopted.flatMap(({ file, sha256: digest, from }) => {
+    const bytes = read(file);
+    if (bytes && sha256(bytes) === digest) return [];
+    const message = bytes ? 'it is not what was fetched any more' : 'it is not there any more';
+    return [
+      finding('adopted-file-changed', `${message}; it came from ${from}`, { file: `${shown}/${file}` }),
+    ];
+  });
+  const kept = ledger.adopted.length - findings.length;
+  return { adoptVersion: 1, folder: shown, faces: ledger.adopted, fetched: 0, kept, findings };
+}
+
+/** The better first: what has lost least, and is smallest. SVG fonts are no source for anything. */
+const formatOrder = ['woff2', 'woff', 'otf', 'ttf', 'eot'];
+
+/** Fetches the files of faces, and checks what is inside. */
+class Bringer {
+  readonly failures: Finding[] = [];
+  fetched = 0;
+  kept = 0;
+  private readonly brought = new Map<string, Promise<Brought | undefined>>();
+  private readonly forbidden: Brought[] = [];
+  private readonly earlier: ReadonlyMap<string, AdoptedFile>;
+  private readonly read: (file: string) => Uint8Array | undefined;
+
+  constructor(
+    private readonly client: HttpClient,
+    private readonly rights: string | undefined,
+    earlier: AdoptedLedger | undefined,
+    out: string,
+  ) {
+    this.earlier = new Map(earlier?.adopted.map((one) => [one.from, one]));
+    this.read = filesOf(out);
+  }
+
+  async all(
+    faces: readonly HostedFace[],
+    progress?: OnProgress,
+  ): Promise<{ face: HostedFace; brought: Brought }[]> {
+    const steps = new Steps(
+      'bringing faces home',
+      faces.map(() => 1),
+      progress,
+    );
+    const found: { face: HostedFace; brought: Brought }[] = [];
+    for (const face of faces) {
+      steps.begin(face.family);
+      const brought = await this.best(face);
+      if (brought) found.push({ face, brought });
+      steps.end(1);
+    }
+    return found;
+  }
+
+  /** @throws DenseGlyphError `rights-missing` where embedding bits forbid what nobody has the right to */
+  checkRights(): void {
+    const [first] = this.forbidden;
+    if (!first || this.rights !== undefined) return;
+    throw new DenseGlyphError(
+      'rights-missing',
+      `${first.file.family}: the font forbids embedding (fsType), so nothing was written`,
+      { url: first.file.from },
+      'if you have bought the right, say so: --rights "<who allows it>"; otherwise choose another font',
+    );
+  }
+
+  private async best(face: HostedFace): Promise<Brought | undefined> {
+    const order = ({ format, url }: { format?: string; url: string }) =>
+      formatOrder.indexOf(plainFormat(format, url));
+    const sources = face.sources.filter((one) => order(one) >= 0).sort((a, b) => order(a) - order(b));
+    for (const { url } of sources) {
+      let known = this.brought.get(url);
+      if (!known) this.brought.set(url, (known = this.bring(url, face)));
+      const brought = await known;
+      if (brought) return brought;
+    }
+    return undefined;
+  }
+
+  private async bring(address: string, face: HostedFace): Promise<Brought | undefined> {
+    const isLocal = address.startsWith('file:');
+    const url = isLocal ? fileURLToPath(address) : withoutCredentials(address);
+    const fail = (reason: string) => {
+      this.failures.push(finding('host-failed', `${face.family}: ${reason}`, { url }));
+      return undefined;
+    };
+    if (isLocal) return this.bringLocal(url, face);
+    if (!/^https?:/.test(url)) return fail('only http and https addresses are asked');
+    const before = this.earlier.get(url);
+    const there = before && this.read(before.file);
+    const isThere = there !== undefined && sha256(there) === before?.sha256;
+    const answer = await this.client
+      .get(url, '*/*', isThere ? before?.validators : {})
+      .catch((cause: unknown) => cause as Error);
+    const isSame = isThere && !(answer instanceof Error) && answer.status === 304;
+    if (isSame) this.kept++;
+    else {
+      const reason = fetchFailure(answer);
+      if (reason !== undefined) return fail(reason);
+    }
+    if (answer instanceof Error) return undefined;
+    const bytes = isSame ? there : answer.bytes;
+    let source: Source;
+    try {
+      [source] = sourcesOf({ path: url, bytes }, []);
+    } catch (cause) {
+      if (!(cause instanceof DenseGlyphError)) throw cause;
+      return fail(answer.mediaType === 'text/html' ? 'it gave a page, not a font' : cause.reason);
+    }
+    if (!isSame) this.fetched++;
+    const file = this.describe(source, bytes, face, url, answer.validators);
+    if (isSame && before) file.fetched = before.fetched;
+    const brought = { bytes, source, format: source.format, file, isNew: !isSame };
+    if (source.licence.restricted) this.forbidden.push(brought);
+    return brought;
+  }
+
+  /** What lies in a package, beside the stylesheet that the user named. */
+  private bringLocal(path: string, face: HostedFace): Brought {
+    const bytes = readBytes(path, path);
+    const [source] = sourcesOf({ path, bytes }, []);
+    const file = this.describe(source, bytes, face, basename(path), {});
+    const isNew = this.read(file.file) === undefined;
+    if (isNew) this.fetched++;
+    else this.kept++;
+    const brought = { bytes, source, format: source.format, file, isNew };
+    if (source.licence.restricted) this.forbidden.push(brought);
+    return brought;
+  }
+
+  private describe(
+    source: Source,
+    bytes: Uint8Array,
+    face: HostedFace,
+    from: string,
+    validators: AdoptedFile['validators'],
+  ): AdoptedFile {
+    const digest = sha256(bytes);
+    const { copyright, licence, licenceUrl, embedding } = source.licence;
+    return {
+      file: `${fileName(face)}-${digest.slice(0, 8)}.${source.format}`,
+      sha256: digest,
+      bytes: bytes.length,
+      from,
+      stylesheet: withoutCredentials(face.stylesheet),
+      fetched: new Date().toISOString().slice(0, 10),
+      ...(validators && Object.keys(validators).length > 0 ? { validators } : {}),
+      family: face.family,
+      ...definedOf({ weight: face.weight, style: face.style, stretch: face.stretch }),
+      ...definedOf({ unicodeRange: face.unicodeRange }),
+      stated: { ...definedOf({ copyright, licence, licenceUrl }), embedding },
+      rights: this.rights ?? null,
+    };
+  }
+}
+
+type Defined<Values> = { [Name in keyof Values]?: Exclude<Values[Name], undefined> };
+
+const definedOf = <Values extends object>(values: Values): Defined<Values> =>
+  Object.fromEntries(Object.entries(values).filter(([, value]) => value !== undefined)) as Defined<Values>;
+
+const plainFormat = (format: string | undefined, url: string): string => {
+  const hint = format?.toLowerCase().replace(/-variations$/, '') ?? /\.(\w+)(?:[?#]|$)/.exec(url)?.[1] ?? '';
+  return (
+    { truetype: 'ttf', opentype: 'otf', 'embedded-opentype': 'eot' }[hint] ?? (hint === '' ? 'ttf' : hint)
+  );
+};
+
+/** Family, weight and style, and the script that a partial file is of. Nothing of it comes from a URL. */
+function fileName({ family, weight = '400', style = 'normal', unicodeRange }: HostedFace): string {
+  const numbers = weight.replace('normal', '400').replace('bold', '700').trim().replace(/\s+/g, '-');
+  const letter = /^italic/.test(style) ? 'i' : /^oblique/.test(style) ? 'o' : 'n';
+  const start = `${slug(family)}-${slug(numbers)}${letter}`;
+  if (unicodeRange === undefined) return start;
+  const [script] = scriptsOf(parseUnicodeRanges(unicodeRange.replace(/\?/g, '0')));
+  return script ? `${start}-${script.code.toLowerCase()}` : `${start}-part`;
+}
+
+/** Credentials are nobody's business who reads a ledger. */
+function withoutCredentials(address: string): string {
+  if (!URL.canParse(address)) return address;
+  const url = new URL(address);
+  url.username = '';
+  url.password = '';
+  return url.href;
+}
+
+/** Fonts first, then what names them. @returns the files of the ledger */
+function writeFolder(
+  out: string,
+  hosted: HostedStylesheets,
+  all: readonly { face: HostedFace; brought: Brought }[],
+  earlier: AdoptedLedger | undefined,
+): AdoptedFile[] {
+  if (all.length === 0) return earlier?.adopted ?? [];
+  const files = new Map(all.map(({ brought }) => [brought.file.file, brought]));
+  for (const [name, { bytes }] of files) writeWhole(resolve(out, name), bytes);
+  const rules = all.map(({ face, brought }) =>
+    declaredFaceText(face, [{ url: brought.file.file, format: hintOf(brought.format) }]),
+  );
+  const head = '/* Brought home by dense-glyph adopt; ledger.json says where from. */\n';
+  writeWhole(resolve(out, 'faces.css'), [head, ...new Set(rules)].join('\n'));
+  const adopted = [...files.values()].map(({ file }) => file);
+  // What could not be had today, and was there before, stays.
+  const others = (earlier?.adopted ?? []).filter(
+    (before) => !adopted.some(({ from, file }) => from === before.from || file === before.file),
+  );
+  const ledger: AdoptedLedger = {
+    ledgerVersion: 1,
+    stylesheets: [...hosted.stylesheets.values()].map(({ url, families }) => ({
+      url: withoutCredentials(url),
+      families,
+    })),
+    adopted: [...adopted, ...others],
+  };
+  writeWhole(resolve(out, 'ledger.json'), `${JSON.stringify(ledger, null, 2)}\n`);
+  return ledger.adopted;
+}
+
+const hintOf = (format: string): string =>
+  formatHints[format as keyof typeof formatHints] ?? (format === 'otf' ? 'opentype' : format);
