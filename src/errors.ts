@@ -29,6 +29,7 @@ export const errorCodes = {
   'characters-missing': { kind: 'call', advice: 'ask for characters that inspect lists' },
   'config-missing': { kind: 'call', advice: 'write one, or name it with --config' },
   'config-invalid': { kind: 'call', advice: 'correct the config' },
+  'kit-missing': { kind: 'call', advice: 'call dense-glyph build' },
   'face-conflict': { kind: 'call', advice: 'narrow files, weights or styles so that one file is left' },
   'face-missing': { kind: 'call', advice: 'add the file, or take the style out of the config' },
   'rights-missing': { kind: 'call', advice: 'state in "rights" who allows it, or choose another font' },

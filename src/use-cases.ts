@@ -6,6 +6,7 @@ import type { demo as demoNow } from './app/demo.js';
 import type { inspect as inspectNow } from './app/inspect.js';
 import type { scan as scanNow } from './app/scan.js';
 import type { subset as subsetNow } from './app/subset.js';
+import type { wire as wireNow } from './app/wire.js';
 
 export type * from './app/adopt.js';
 export type * from './app/build.js';
@@ -14,6 +15,7 @@ export type * from './app/demo.js';
 export type * from './app/inspect.js';
 export type * from './app/scan.js';
 export type * from './app/subset.js';
+export type * from './app/wire.js';
 
 /** See `AdoptRequest`. */
 export const adopt: typeof adoptNow = async (...call) =>
@@ -42,3 +44,7 @@ export const scan: typeof scanNow = async (...call) =>
 /** See `SubsetRequest`. */
 export const subset: typeof subsetNow = async (...call) =>
   (await import('./app/subset.js')).subset(...call);
+
+/** See `WireRequest`. */
+export const wire: typeof wireNow = async (...call) =>
+  (await import('./app/wire.js')).wire(...call);

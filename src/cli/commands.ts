@@ -34,6 +34,11 @@ export const commands: readonly { name: string; summary: string; load: () => Pro
     load: () => import('./commands/build.js'),
   },
   {
+    name: 'wire',
+    summary: 'put the kit into the pages of its site, and take out what it replaces',
+    load: () => import('./commands/wire.js'),
+  },
+  {
     name: 'demo',
     summary: 'run the whole of it on the sample site',
     load: () => import('./commands/demo.js'),

@@ -258,10 +258,24 @@ function declarationsIn(
   return found;
 }
 
+/** What an `@import` names. @param prelude what stands behind the word */
+export function importedAddress(prelude: string): string | undefined {
+  const [first] = componentsOf(tokensOf(prelude));
+  return first && (urlOf(first) ?? stringOf(first));
+}
+
+/** The family that an `@font-face` rule declares; undefined where it declares none. */
+export function declaredFamily(block: readonly ParsedItem[]): string | undefined {
+  const written = block.find(
+    (item) => item.kind === 'declaration' && item.name.toLowerCase() === 'font-family',
+  );
+  return written?.kind === 'declaration' ? nameOf(tokensOf(written.value)) : undefined;
+}
+
 /** CSS Cascade 5, section 2: `@import url() layer() supports() media`. */
 function readImport(prelude: string, node: ParsedRule, context: Context): void {
-  const [first, ...rest] = componentsOf(tokensOf(prelude));
-  const address = first && (urlOf(first) ?? stringOf(first));
+  const rest = componentsOf(tokensOf(prelude)).slice(1);
+  const address = importedAddress(prelude);
   if (address === undefined) return;
   let layer: string | undefined;
   const conditions = [...context.conditions];

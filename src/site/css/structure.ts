@@ -17,6 +17,8 @@ export interface ParsedRule {
   name: string;
   prelude: string;
   offset: number;
+  /** Behind its block or its semicolon. */
+  end: number;
   /** undefined for an at-rule that ends with a semicolon. */
   block: ParsedItem[] | undefined;
 }
@@ -69,7 +71,14 @@ class StructureParser {
     const prelude = this.text(start, this.at).trim();
     const block = this.block(depth);
     if (block === undefined && this.types[this.at] === tokenTypes.Semicolon) this.at++;
-    found.push({ kind: 'at-rule', name, prelude, offset, block });
+    found.push({
+      kind: 'at-rule',
+      name,
+      prelude,
+      offset,
+      end: this.starts[this.at] ?? this.css.length,
+      block,
+    });
   }
 
   private rule(found: ParsedItem[], depth: number): void {
@@ -79,7 +88,8 @@ class StructureParser {
     this.skipTo(ends, depth);
     const prelude = this.text(start, this.at).trim();
     const block = this.block(depth);
-    if (block) found.push({ kind: 'rule', name: '', prelude, offset: this.starts[start], block });
+    const end = this.starts[this.at] ?? this.css.length;
+    if (block) found.push({ kind: 'rule', name: '', prelude, offset: this.starts[start], end, block });
     else if (this.at === start) this.at++;
   }
 

@@ -16,6 +16,12 @@ const isElement = (node: DefaultTreeAdapterMap['node'], tagName: string): node i
  * @param markup elements that belong into a head
  */
 export function insertIntoHead(html: string, markup: string): string {
+  const at = headPlace(html);
+  return html.slice(0, at) + markup + html.slice(at);
+}
+
+/** Where that is, in characters. */
+export function headPlace(html: string): number {
   const document = parse(html, { sourceCodeLocationInfo: true });
   const root = document.childNodes.find((node) => isElement(node, 'html')) as Element;
   const head = root.childNodes.find((node) => isElement(node, 'head')) as Element;
@@ -27,13 +33,13 @@ export function insertIntoHead(html: string, markup: string): string {
     );
   }) as Element | undefined;
   const lastChild = [...head.childNodes].reverse().find((node) => node.sourceCodeLocation);
-  const at =
+  return (
     sheet?.sourceCodeLocation?.startOffset ??
     head.sourceCodeLocation?.endTag?.startOffset ??
     lastChild?.sourceCodeLocation?.endOffset ??
     head.sourceCodeLocation?.startTag?.endOffset ??
     root.sourceCodeLocation?.startTag?.endOffset ??
     document.childNodes.find((node) => node.nodeName === '#documentType')?.sourceCodeLocation?.endOffset ??
-    0;
-  return html.slice(0, at) + markup + html.slice(at);
+    0
+  );
 }

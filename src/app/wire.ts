@@ -1,0 +1,266 @@
+import { createTwoFilesPatch } from 'diff';
+import { dirname, join, posix, relative, resolve } from 'node:path';
+import { loadConfig } from '../config/load.js';
+import type { KitConfig } from '../config/schema.js';
+import { DenseGlyphError } from '../errors.js';
+import { EditedFiles, type EditedFile, type UndoneFile } from '../io/edited-files.js';
+import { filesOf } from '../io/earlier-files.js';
+import { readBytes } from '../io/read.js';
+import { readSite, type SiteFolder } from '../io/site-folder.js';
+import { headMarkup } from '../kit/files/head.js';
+import type { Manifest } from '../kit/files/manifest.js';
+import { applied } from '../site/edits/edits.js';
+import { stylesheetEdits, type ReplacedRules } from '../site/edits/stylesheet-edits.js';
+import { wiredPage, type PageReference } from '../site/edits/page-edits.js';
+import { adoptedLedger } from './adopted-ledger.js';
+import type { OnProgress } from './progress.js';
+import type { FoundOnSite } from './scan-pages.js';
+import { scannedSite } from './scan-threads.js';
+
+export interface WireRequest {
+  /** What paths start from. */
+  folder: string;
+  /** The config, where it isn't found from the folder upwards. */
+  config?: string | undefined;
+  /** Whether to say what would be changed, and change nothing. */
+  dryRun?: boolean | undefined;
+  /** Whether to take back what was changed. */
+  undo?: boolean | undefined;
+}
+
+/** What a person has to do. */
+export interface ByHand {
+  /** Relative to the site. */
+  file: string;
+  line: number;
+  /** In words. */
+  what: string;
+}
+
+export interface WireResult {
+  wireVersion: 1;
+  /** The site's root, as the user would write it. */
+  site: string;
+  /** Files that were changed, or would be: relative to the config, with what changes in each as a unified diff. */
+  files: { file: string; diff: string }[];
+  /** Files that had the kit already. */
+  unchanged: number;
+  byHand: ByHand[];
+  /** What became of each file, for `undo`. */
+  undone?: UndoneFile[];
+}
+
+/**
+ * Puts the kit into the pages of its site, and takes out what it replaces; or takes that back.
+ *
+ * @throws DenseGlyphError `config-missing`, `config-invalid`, `kit-missing`, `file-unreadable`, `output-unwritable`
+ * @example await wire({ folder: process.cwd() });
+ */
+export async function wire(request: WireRequest, progress?: OnProgress): Promise<WireResult> {
+  const { config, base } = await loadConfig(request.folder, request.config);
+  const root = resolve(base, config.site?.root ?? '.');
+  const shown = relative(request.folder, root).replaceAll('\\', '/') || '.';
+  const edited = new EditedFiles(base, join(base, '.dense-glyph'));
+  const result = { wireVersion: 1 as const, site: shown, files: [], unchanged: 0, byHand: [] };
+  if (request.undo) return { ...result, undone: edited.undo() };
+  const kit = resolve(base, config.output.folder);
+  const manifest = manifestIn(kit, config.output.folder);
+  const named = config.site?.pages?.map((page) => join(root, page)) ?? [root];
+  const site = await readSite(named, root, root);
+  const found = await scannedSite(site, false, progress);
+  const wiring = new SiteWiring({ config, base, root, kit, manifest, site, found });
+  const changes = [...wiring.pages(), ...wiring.stylesheets()];
+  const changed = changes.filter(({ before, after }) => Buffer.compare(before, after) !== 0);
+  if (!request.dryRun) edited.write(changed);
+  return {
+    ...result,
+    files: changed.map(({ file, before, after }) => ({
+      file,
+      diff: createTwoFilesPatch(file, file, textOf(before), textOf(after), undefined, undefined, {
+        context: 2,
+      }),
+    })),
+    unchanged: changes.length - changed.length,
+    byHand: wiring.byHand,
+  };
+}
+
+const decoder = new TextDecoder();
+const textOf = (bytes: Uint8Array) => decoder.decode(bytes);
+// Positions are those of bytes; what isn't ASCII goes through as it is, in whatever encoding.
+const asCharacters = (bytes: Uint8Array) => Buffer.from(bytes).toString('latin1');
+const asBytes = (text: string) => new Uint8Array(Buffer.from(text, 'latin1'));
+
+function manifestIn(kit: string, shown: string): Manifest {
+  const bytes = filesOf(kit)('kit.json');
+  if (!bytes)
+    throw new DenseGlyphError(
+      'kit-missing',
+      'there is no kit in it',
+      { file: shown },
+      'call dense-glyph build',
+    );
+  return JSON.parse(textOf(bytes)) as Manifest;
+}
+
+/** What the parts of a wiring are made from. */
+interface WiringParts {
+  config: KitConfig;
+  base: string;
+  root: string;
+  /** The kit's folder, absolute. */
+  kit: string;
+  manifest: Manifest;
+  site: SiteFolder;
+  found: FoundOnSite;
+}
+
+/** Knows what the kit replaces on a site. */
+class SiteWiring {
+  readonly byHand: ByHand[] = [];
+  private readonly families: ReadonlySet<string>;
+  /** Families by the stylesheet that was brought home. */
+  private readonly adopted = new Map<string, string[]>();
+  private readonly hosts = new Set<string>();
+  /** Files of the site that rules name which go. */
+  private readonly replacedFiles = new Set<string>();
+
+  constructor(private readonly parts: WiringParts) {
+    const { manifest, base, found } = parts;
+    this.families = new Set(manifest.families.map(({ family }) => family.toLowerCase()));
+    const folders = manifest.families.flatMap(({ faces }) =>
+      faces.map(({ source }) => dirname(resolve(base, source.path))),
+    );
+    for (const folder of new Set(folders)) this.readLedger(folder);
+    for (const { fontFaces } of found.pages) {
+      for (const { family, sources } of fontFaces) {
+        if (!this.families.has(family.toLowerCase())) continue;
+        for (const { address } of sources) if (address !== undefined) this.replacedFiles.add(address);
+      }
+    }
+    for (const { kind, url, file, line } of found.hosted) this.noteByHand(kind, url, file, line);
+  }
+
+  pages(): EditedFile[] {
+    return this.parts.site.pages.flatMap(({ page, address }) => {
+      const before = readBytes(address, page);
+      const markup = this.markupFor(page, before);
+      if (markup === undefined) return [];
+      const after = wiredPage(asCharacters(before), {
+        markup,
+        isReplaced: (kind, url) => this.isReplaced(kind, url, address),
+        rules: this.rules,
+      });
+      return [{ file: this.fromBase(address), before, after: asBytes(after) }];
+    });
+  }
+
+  /** Of the site itself, where they have something that goes. */
+  stylesheets(): EditedFile[] {
+    const { found, root } = this.parts;
+    const names = new Set<string>();
+    for (const { kind, file } of found.hosted) if (kind === 'import' || kind === 'font') names.add(file);
+    for (const { fontFaces } of found.pages) for (const { file } of fontFaces) names.add(file);
+    return [...names].flatMap((name) => {
+      const path = resolve(root, name);
+      if (!/\.css$/i.test(name) || !relative(this.parts.kit, path).startsWith('..')) return [];
+      const before = readBytes(path, name);
+      const css = asCharacters(before);
+      const mark = css.startsWith('ï»¿') ? 3 : 0;
+      const edits = stylesheetEdits(css.slice(mark), this.rules);
+      const after = css.slice(0, mark) + applied(css.slice(mark), edits);
+      return [{ file: this.fromBase(path), before, after: asBytes(after) }];
+    });
+  }
+
+  private readonly rules: ReplacedRules = {
+    isImportReplaced: (url) => this.isStylesheetReplaced(url),
+    isFamilyReplaced: (family) => this.families.has(family.toLowerCase()),
+  };
+
+  private fromBase(path: string): string {
+    return relative(this.parts.base, path).replaceAll('\\', '/');
+  }
+
+  private readLedger(folder: string): void {
+    const ledger = adoptedLedger(folder);
+    for (const { url, families } of ledger?.stylesheets ?? []) {
+      this.adopted.set(plain(url), families);
+      if (URL.canParse(url)) this.hosts.add(new URL(url).host);
+    }
+    for (const { from } of ledger?.adopted ?? []) if (URL.canParse(from)) this.hosts.add(new URL(from).host);
+  }
+
+  private isReplaced(kind: PageReference, url: string, page: string): boolean {
+    if (kind === 'stylesheet') return this.isStylesheetReplaced(url) || this.isOfKit(url, page);
+    if (kind === 'hint') return this.hosts.has(hostOf(url) ?? '');
+    const host = hostOf(url);
+    if (host !== undefined) return this.hosts.has(host);
+    return this.isOfKit(url, page) || this.replacedFiles.has(this.pathOf(url, page));
+  }
+
+  private isStylesheetReplaced(url: string): boolean {
+    const families = this.adopted.get(plain(url));
+    return families?.every((family) => this.families.has(family.toLowerCase())) ?? false;
+  }
+
+  /** A link to the kit that somebody put in by hand. */
+  private isOfKit(url: string, page: string): boolean {
+    if (hostOf(url) !== undefined) return false;
+    const path = this.pathOf(url, page);
+    return path === join(this.parts.kit, 'kit.css') || path.startsWith(join(this.parts.kit, 'faces/'));
+  }
+
+  private pathOf(url: string, page: string): string {
+    const plainPath = url.replace(/[?#].*$/s, '');
+    return plainPath.startsWith('/') ? join(this.parts.root, plainPath) : resolve(dirname(page), plainPath);
+  }
+
+  /** @returns undefined where a person has to do it */
+  private markupFor(page: string, bytes: Uint8Array): string | undefined {
+    const { config, kit, root } = this.parts;
+    const say = (what: string) => void this.byHand.push({ file: page, line: 1, what });
+    const isWide = (bytes[0] === 0xff && bytes[1] === 0xfe) || (bytes[0] === 0xfe && bytes[1] === 0xff);
+    if (isWide) return say('it is UTF-16; save it as UTF-8, or put kit.head.html into its head');
+    const { url } = config.output;
+    const preloads = this.preloadsOf(page);
+    if (url !== undefined) return headMarkup(preloads, url.endsWith('/') ? url : `${url}/`);
+    if (/<base\s[^>]*href/i.test(asCharacters(bytes)))
+      return say('it has a base element, which relative URLs start from; set output.url in the config');
+    const fromRoot = relative(root, kit).replaceAll('\\', '/');
+    return headMarkup(preloads, `${posix.relative(posix.dirname(page), fromRoot)}/`);
+  }
+
+  /** Those that the page draws; all of them where the pages weren't read. */
+  private preloadsOf(page: string): string[] {
+    const { preloads, pages } = this.parts.manifest;
+    if (pages.length === 0) return preloads;
+    const files = pages.find((one) => one.page === page)?.files ?? [];
+    return preloads.filter((file) => files.includes(file));
+  }
+
+  private noteByHand(kind: string, url: string, file: string, line: number): void {
+    const say = (what: string) => void this.byHand.push({ file, line, what });
+    if (kind === 'script') say(`a script asks ${url} for a face; take that out of it`);
+    else if ((kind === 'stylesheet' || kind === 'import') && !this.isStylesheetReplaced(url)) {
+      const families = this.adopted.get(plain(url));
+      const lacking = families?.filter((family) => !this.families.has(family.toLowerCase())) ?? [];
+      say(
+        families
+          ? `${url} declares ${lacking.join(', ')} too, which the kit does not have`
+          : `${url} was not brought home; call dense-glyph adopt, or leave it`,
+      );
+    }
+  }
+}
+
+/** Without what makes no difference. */
+const plain = (url: string): string => {
+  const address = url.startsWith('//') ? `https:${url}` : url;
+  return URL.canParse(address) ? new URL(address).href : address;
+};
+
+const hostOf = (url: string): string | undefined => {
+  const address = url.startsWith('//') ? `https:${url}` : url;
+  return /^https?:/i.test(address) && URL.canParse(address) ? new URL(address).host : undefined;
+};

@@ -1,0 +1,34 @@
+import type { Command } from 'commander';
+import { wire } from '../../app/wire.js';
+import { Reporter } from '../reporter.js';
+import type { CommonOptions, Terminal } from '../terminal.js';
+import { wireLines } from '../views/wire.js';
+
+export const summary = 'put the kit into the pages of its site, and take out what it replaces';
+/** In the order of the work. */
+export const order = 70;
+
+interface WireOptions extends CommonOptions {
+  config?: string;
+  dryRun?: true;
+  undo?: true;
+}
+
+export function configure(command: Command, terminal: Terminal): void {
+  command
+    .option('-c, --config <file>', 'the config, if it is not found from here upwards')
+    .option('--dry-run', 'show what would be changed, and change nothing')
+    .option('--undo', 'bring every file back as it was')
+    .addHelpText(
+      'after',
+      '\nExamples:\n  dense-glyph wire --dry-run\n  dense-glyph wire\n  dense-glyph wire --undo\n',
+    )
+    .action(async (options: WireOptions) => {
+      const reporter = new Reporter(terminal, options);
+      const { config, dryRun, undo } = options;
+      const result = await wire({ folder: terminal.folder, config, dryRun, undo }, reporter.onProgress);
+      reporter.result(result);
+      reporter.say(...wireLines(result, dryRun === true));
+      if (result.undone?.some(({ state }) => state === 'changed')) terminal.fallShort();
+    });
+}
