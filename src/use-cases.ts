@@ -3,6 +3,7 @@ import type { adopt as adoptNow } from './app/adopt.js';
 import type { build as buildNow } from './app/build.js';
 import type { convert as convertNow } from './app/convert.js';
 import type { demo as demoNow } from './app/demo.js';
+import type { init as initNow } from './app/init.js';
 import type { inspect as inspectNow } from './app/inspect.js';
 import type { scan as scanNow } from './app/scan.js';
 import type { subset as subsetNow } from './app/subset.js';
@@ -12,6 +13,7 @@ export type * from './app/adopt.js';
 export type * from './app/build.js';
 export type * from './app/convert.js';
 export type * from './app/demo.js';
+export type * from './app/init.js';
 export type * from './app/inspect.js';
 export type * from './app/scan.js';
 export type * from './app/subset.js';
@@ -32,6 +34,10 @@ export const convert: typeof convertNow = async (...call) =>
 /** See `DemoRequest`. */
 export const demo: typeof demoNow = async (...call) =>
   (await import('./app/demo.js')).demo(...call);
+
+/** See `InitRequest`. */
+export const init: typeof initNow = async (...call) =>
+  (await import('./app/init.js')).init(...call);
 
 /** See `InspectRequest`. */
 export const inspect: typeof inspectNow = async (...call) =>

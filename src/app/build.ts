@@ -2,7 +2,7 @@ import { join, relative, resolve } from 'node:path';
 import { loadConfig } from '../config/load.js';
 import { readConfig } from '../config/read.js';
 import type { KitConfig } from '../config/schema.js';
-import { sourcesOf, type Source } from '../core/source/index.js';
+import type { Source } from '../core/source/index.js';
 import { DenseGlyphError } from '../errors.js';
 import type { Finding } from '../findings.js';
 import { filesOf } from '../io/earlier-files.js';
@@ -10,7 +10,6 @@ import { overBudget } from '../kit/budget.js';
 import { earlierCosts, earlierParts } from '../kit/earlier.js';
 import { projectBrowsers } from '../io/browsers.js';
 import { temporaryState } from '../io/journal.js';
-import { fontPaths, licenceTextsFor, readFontFiles } from '../io/font-files.js';
 import { writeKitFolder } from '../io/kit-folder.js';
 import { processors } from '../io/processors.js';
 import type { KitAddress } from '../kit/made.js';
@@ -21,6 +20,7 @@ import { reachOf } from '../kit/reach.js';
 import { version } from '../version.js';
 import type { DraftedConfig } from './draft-config.js';
 import { Steps, type OnProgress } from './progress.js';
+import { openSources } from './open-sources.js';
 import { planByDemand } from './site-demand.js';
 
 export interface BuildRequest {
@@ -144,17 +144,6 @@ function earlierIn(folder: string): Pick<KitRequest, 'earlier' | 'earlierCosts'>
 function stateFolder({ site }: KitConfig, base: string): string {
   const isPublished = !relative(resolve(base, site?.root ?? '.'), base).startsWith('..');
   return isPublished ? temporaryState() : join(base, '.dense-glyph');
-}
-
-/** @param files font files, archives, folders or globs */
-async function openSources(files: readonly string[], base: string): Promise<Source[]> {
-  const sources: Source[] = [];
-  for (const path of await fontPaths(files, base)) {
-    for (const file of await readFontFiles(path, base)) {
-      sources.push(...sourcesOf(file, await licenceTextsFor(file, base)));
-    }
-  }
-  return sources;
 }
 
 function addressOf({ site, output }: KitConfig, base: string): KitAddress {

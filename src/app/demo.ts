@@ -1,57 +1,99 @@
-import { join, posix, relative } from 'node:path';
-import { loadConfig } from '../config/load.js';
+import { cpSync } from 'node:fs';
+import { join, relative } from 'node:path';
 import { readBytes } from '../io/read.js';
 import { copySample } from '../io/sample.js';
 import { pagesIn } from '../io/site-files.js';
 import { writeWhole } from '../io/write-whole.js';
-import { headMarkup } from '../kit/files/head.js';
 import type { Manifest } from '../kit/files/manifest.js';
 import { insertIntoHead } from '../site/edits/head-insertion.js';
-import { buildKit } from './build.js';
+import { adopt, type AdoptResult } from './adopt.js';
+import { build } from './build.js';
+import { init } from './init.js';
 import type { OnProgress } from './progress.js';
+import { scan, type ScanResult } from './scan.js';
+import { wire, type WireResult } from './wire.js';
 
 export interface DemoRequest {
   /** What `out` starts from. */
   folder: string;
   /** The folder to write to, new or empty; a temporary one if left out. */
   out?: string | undefined;
+  /** Origins of a service that hosts the sample's faces: of its stylesheets, at `/css/<family>.css`, and of its files. */
+  host: { styles: string; files: string };
 }
 
 export interface DemoResult {
-  demoVersion: 1;
+  demoVersion: 2;
   /** Where all of it is, absolute. */
   folder: string;
   /** The site's root, absolute. */
   site: string;
-  /** Paths below it. */
+  /** The same site as it was before, absolute. */
+  before: string;
+  /** Paths of pages below either. */
   pages: string[];
   /** The kit's folder, relative to `folder`. */
   kit: string;
+  /** What each step gave. */
+  scanned: Pick<ScanResult, 'findings' | 'faces'>;
+  adopted: AdoptResult;
+  config: string;
   manifest: Manifest;
+  wired: WireResult;
+  /** What the last scan finds. */
+  scannedAgain: Pick<ScanResult, 'findings' | 'faces'>;
 }
 
 /**
- * Runs the whole job on a copy of the sample site.
+ * Runs the whole job on a copy of the sample site, whose faces another host serves before.
  *
  * @throws DenseGlyphError `output-foreign` for a folder that isn't empty
  */
 export async function demo(request: DemoRequest, progress?: OnProgress): Promise<DemoResult> {
-  const folder = await copySample(request.out, request.folder);
-  const { config, base } = await loadConfig(folder, 'dense-glyph.config.yaml');
-  const { manifest, folder: kitFolder } = await buildKit(config, base, progress);
-  const site = join(folder, config.site.root);
-  const pages = await linkPages(site, relative(site, kitFolder).replaceAll('\\', '/'), manifest.preloads);
-  return { demoVersion: 1, folder, site, pages, kit: relative(folder, kitFolder), manifest };
+  const folder = await copySample(request.out, request.folder, 'site');
+  const site = join(folder, 'site');
+  const pages = await askHost(site, request.host.styles);
+  const before = join(folder, 'before');
+  cpSync(site, before, { recursive: true });
+  const allowHosts = [request.host.styles, request.host.files].map((origin) => new URL(origin).host);
+  const scanned = await scan({ site: ['site'], folder }, progress);
+  const adopted = await adopt({ inputs: ['site'], out: 'fonts', folder, allowHosts }, progress);
+  const { file } = await init({ folder, fonts: ['fonts'], site: 'site' }, progress);
+  const built = await build({ folder }, progress);
+  const wired = await wire({ folder }, progress);
+  const { findings, faces } = await scan({ site: ['site'], folder }, progress);
+  return {
+    demoVersion: 2,
+    folder,
+    site,
+    before,
+    pages,
+    kit: relative(folder, join(folder, built.folder)),
+    scanned: { findings: scanned.findings, faces: scanned.faces },
+    adopted,
+    config: file,
+    manifest: built.manifest,
+    wired,
+    scannedAgain: { findings, faces },
+  };
 }
 
-/** Puts the kit's head markup into every page, with URLs that fit the folder of each. */
-async function linkPages(site: string, kit: string, preloads: readonly string[]): Promise<string[]> {
-  const pages = (await pagesIn(site)).filter((page) => !page.startsWith(`${kit}/`));
+/** The sample as it was before: two stylesheets of a host in every page, and one that its own stylesheet imports. */
+async function askHost(site: string, styles: string): Promise<string[]> {
+  const pages = await pagesIn(site);
+  const sheet = (name: string) => `${styles}/css/${name}.css`;
+  const links = [
+    `<link rel="preconnect" href="${styles}">`,
+    `<link rel="stylesheet" href="${sheet('ferrywake-sans')}">`,
+    `<link rel="stylesheet" href="${sheet('lampbuoy-slab')}">`,
+  ];
   for (const page of pages) {
     const path = join(site, page);
-    const base = `${posix.relative(posix.dirname(page), kit)}/`;
     const html = new TextDecoder().decode(readBytes(path, page));
-    writeWhole(path, insertIntoHead(html, headMarkup(preloads, base)));
+    writeWhole(path, insertIntoHead(html, `${links.join('\n')}\n`));
   }
+  const path = join(site, 'site.css');
+  const css = new TextDecoder().decode(readBytes(path, 'site.css'));
+  writeWhole(path, `@import url("${sheet('tidelog-mono')}");\n${css}`);
   return pages;
 }

@@ -16,16 +16,18 @@ export interface DraftRequest {
   out: string;
   /** The folder that is served as the site. */
   site?: string | undefined;
+  /** Its pages, where they were read already. */
+  pages?: FoundOnSite['pages'];
 }
 
 /** A config as a file would hold it, and why it is so. */
 export interface DraftedConfig {
-  config: object;
+  config: { site?: { root: string }; output: { folder: string }; families: DraftedFamily[] };
   /** In words, a line each. */
   reasons: string[];
 }
 
-interface DraftedFamily {
+export interface DraftedFamily {
   family: string;
   files: string[];
   role: string;
@@ -119,7 +121,11 @@ function kindOf({ font, face }: Source): string {
     : 'sans-serif';
 }
 
-async function usesOf({ folder, site }: DraftRequest, progress?: OnProgress): Promise<Map<string, Use>> {
+async function usesOf(
+  { folder, site, pages: known }: DraftRequest,
+  progress?: OnProgress,
+): Promise<Map<string, Use>> {
+  if (known) return usesOnPages(known);
   const { pages } = await scannedSite(await readSite([site!], folder), false, progress);
   return usesOnPages(pages);
 }

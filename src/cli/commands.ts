@@ -29,6 +29,11 @@ export const commands: readonly { name: string; summary: string; load: () => Pro
     load: () => import('./commands/adopt.js'),
   },
   {
+    name: 'init',
+    summary: 'draft a config from the fonts and the site at hand',
+    load: () => import('./commands/init.js'),
+  },
+  {
     name: 'build',
     summary: 'make the kit that the config describes',
     load: () => import('./commands/build.js'),

@@ -1,12 +1,9 @@
 import type { Command } from 'commander';
-import colors from 'picocolors';
-import { join, relative } from 'node:path';
 import { demo, type DemoResult } from '../../app/demo.js';
 import { DenseGlyphError } from '../../errors.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
-import { kitLines } from '../views/kit.js';
-import { count } from '../views/words.js';
+import { demoLines } from '../views/demo.js';
 
 export const summary = 'run the whole of it on the sample site';
 /** In the order of the work. */
@@ -21,18 +18,26 @@ interface DemoOptions extends CommonOptions {
 export function configure(command: Command, terminal: Terminal): void {
   command
     .option('--out <dir>', 'the folder to write to; a temporary one if left out')
-    .option('--serve', 'serve the result until Ctrl+C')
+    .option('--serve', 'serve the site as it was and as it is, until Ctrl+C')
     .option('--port <number>', 'the port to serve on', '8420')
     .addHelpText('after', '\nExample:\n  dense-glyph demo --out ferries --serve\n')
     .action(async (options: DemoOptions) => {
       const reporter = new Reporter(terminal, options);
       const port = readPort(options.port);
-      const result = await demo({ folder: terminal.folder, out: options.out }, reporter.onProgress);
-      reporter.result(result);
-      reporter.say(...demoLines(result, terminal.folder, options.verbose));
-      if (options.serve) await serve(result, port, reporter);
-      else if (!options.json)
-        reporter.say('', 'Next  open them, or see them over HTTP with dense-glyph demo --serve');
+      const { startFontHost } = await import('../../rehearsal/font-host.js');
+      const { sampleFonts } = await import('../../io/sample.js');
+      const host = await startFontHost(await sampleFonts());
+      try {
+        const request = { folder: terminal.folder, out: options.out, host };
+        const result = await demo(request, reporter.onProgress);
+        reporter.result(result);
+        reporter.say(...demoLines(result, terminal.folder, host));
+        if (options.serve) await serve(result, port, reporter);
+        else if (!options.json)
+          reporter.say('', 'Next  open them, or see both over HTTP with dense-glyph demo --serve');
+      } finally {
+        if (!options.serve) await host.close();
+      }
     });
 }
 
@@ -47,32 +52,14 @@ function readPort(text: string): number {
   );
 }
 
-function demoLines(
-  { folder, site, kit, pages, manifest }: DemoResult,
-  from: string,
-  allPages: boolean | undefined,
-): string[] {
-  const kitFolder = join(folder, kit);
-  const shown = (path: string) => shortest(path, from);
-  return [
-    ...kitLines(manifest, shown(kitFolder), true, allPages),
-    '',
-    `${colors.bold('Site')}  ${shown(join(site, 'index.html'))}`,
-    `      ${count(pages.length, 'page')} in English, Greek and Polish, each with the kit’s head markup`,
-    `${colors.bold('Proof')} ${shown(join(kitFolder, 'proof.html'))}`,
-    '      every face at reading sizes, its load state, and a switch that turns web fonts off',
-  ];
-}
-
-/** A path as seen from a folder, unless it leads out of it. */
-function shortest(path: string, folder: string): string {
-  const inside = relative(folder, path);
-  return inside && !inside.startsWith('..') ? inside : path;
-}
-
-async function serve({ folder, site, kit }: DemoResult, port: number, reporter: Reporter): Promise<void> {
+async function serve({ folder, kit }: DemoResult, port: number, reporter: Reporter): Promise<void> {
   const { serveFolder } = await import('../../rehearsal/serve.js');
-  const address = await serveFolder(site, port);
-  const proof = relative(site, join(folder, kit, 'proof.html')).replaceAll('\\', '/');
-  reporter.say('', `${colors.bold('Open')}  ${address}/  and  ${address}/${proof}`, '      Ctrl+C ends it');
+  const address = await serveFolder(folder, port);
+  reporter.say(
+    '',
+    `Before  ${address}/before/index.html`,
+    `After   ${address}/site/index.html`,
+    `Proof   ${address}/${kit.replaceAll('\\', '/')}/proof.html`,
+    '        Ctrl+C ends it',
+  );
 }
