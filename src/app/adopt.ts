@@ -35,6 +35,8 @@ export interface AdoptRequest {
   rights?: string | undefined;
   /** Hosts on this machine or its network that may be asked: `intranet`, `localhost:8000`. */
   allowHosts?: readonly string[] | undefined;
+  /** Milliseconds that an answer may take, with what is tried again; 20,000 if left out. */
+  time?: number | undefined;
 }
 
 export interface AdoptResult {
@@ -68,10 +70,14 @@ export async function adopt(request: AdoptRequest, progress?: OnProgress): Promi
   const earlier = adoptedLedger(out);
   const shown = relative(request.folder, out).replaceAll('\\', '/') || '.';
   if (request.offline) return fromWhatIsThere(earlier, out, shown);
-  const named = namedHosts(request);
+  const options = {
+    namedHosts: namedHosts(request),
+    retries: 3,
+    ...(request.time ? { time: request.time } : {}),
+  };
   const formats = reachOf(undefined, projectBrowsers(request.folder)).formats.map(({ format }) => format);
-  const hosted = new HostedStylesheets(formats, named);
-  const client = new HttpClient({ userAgent: `dense-glyph/${version()}`, namedHosts: named, retries: 3 });
+  const hosted = new HostedStylesheets(formats, options);
+  const client = new HttpClient({ userAgent: `dense-glyph/${version()}`, ...options });
   try {
     const byHand = await findHostedFaces(request, hosted, client, progress);
     const findings = [

@@ -1,5 +1,7 @@
 import { InnerAddressError, type Fetched } from '../io/http/index.js';
 
+const circle = 'it redirects in a circle, or too often';
+
 const reasons: Readonly<Record<string, string>> = {
   ECONNREFUSED: 'nothing answers there',
   ENOTFOUND: 'there is no such host',
@@ -29,7 +31,7 @@ const statuses: Readonly<Record<number, string>> = {
 export function fetchFailure(answer: Fetched | Error, expected?: string): string | undefined {
   if (answer instanceof Error) return failureOf(answer);
   const { status, mediaType } = answer;
-  if (status >= 300 && status < 400) return 'it redirects in a circle, or too often';
+  if (status >= 300 && status < 400) return circle;
   if (status >= 500) return `its server has trouble (status ${status}); call again later`;
   if (status !== 200) return statuses[status] ?? `it answered with status ${status}`;
   if (expected === undefined || mediaType === expected || mediaType === '') return undefined;
@@ -39,7 +41,10 @@ export function fetchFailure(answer: Fetched | Error, expected?: string): string
 function failureOf(error: Error): string {
   const { code, statusCode } = error as Error & { code?: string; statusCode?: number };
   if (error instanceof InnerAddressError) return `${error.message}; name it with --allow-host`;
-  if (statusCode !== undefined)
+  if (/redirect loop/i.test(error.message)) return circle;
+  // What comes in pieces and is begun again, as the first ones were cut off.
+  if (statusCode === 200 || statusCode === 206) return 'the connection was cut off';
+  if (typeof statusCode === 'number')
     return statusCode >= 500
       ? `its server has trouble (status ${statusCode}); call again later`
       : (statuses[statusCode] ?? `it answered with status ${statusCode}`);

@@ -1,4 +1,4 @@
-import { HttpClient, type NamedHosts } from '../io/http/index.js';
+import { HttpClient, type ClientOptions } from '../io/http/index.js';
 import { readRules, type FontFaceDescriptors, type FontFaceSource } from '../site/css/rules.js';
 import { decodedStylesheet } from '../site/html/encoding.js';
 import { fetchFailure } from './fetch-failure.js';
@@ -46,10 +46,10 @@ export class HostedStylesheets {
   private readonly seen = new Set<string>();
 
   /** @param formats that browsers need, WOFF2 always */
-  constructor(formats: readonly string[], namedHosts: NamedHosts) {
+  constructor(formats: readonly string[], options: Omit<ClientOptions, 'userAgent'>) {
     this.clients = Object.entries(askers)
       .filter(([format]) => format === 'woff2' || formats.includes(format))
-      .map(([format, userAgent]) => [format, new HttpClient({ userAgent, namedHosts, retries: 3 })]);
+      .map(([format, userAgent]) => [format, new HttpClient({ userAgent, ...options })]);
   }
 
   /** Notes the faces of a stylesheet. Where it can't be had, that is noted. */

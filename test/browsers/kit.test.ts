@@ -21,6 +21,14 @@ let manifest: Manifest;
 let whole: Manifest;
 let server: LoggingServer;
 
+/** Makes the kit again after a change of its config, and puts it into the pages. */
+async function rebuild(name: string): Promise<void> {
+  for (const command of ['build', 'wire']) {
+    const { code } = await cli([command, '--config', `${name}/dense-glyph.config.yaml`, '--quiet'], folder);
+    expect(code).toBe(0);
+  }
+}
+
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'dense-glyph-browsers-'));
   const { code } = await cli(['demo', '--out', 'demo', '--quiet'], folder);
@@ -30,12 +38,12 @@ beforeAll(async () => {
   // The same kit with whole fonts, for texts that no page has.
   await cli(['demo', '--out', 'whole', '--quiet'], folder);
   appendFileSync(join(folder, 'whole/dense-glyph.config.yaml'), 'characters: { fromSite: false }\n');
-  expect((await cli(['build', '--config', 'whole/dense-glyph.config.yaml', '--quiet'], folder)).code).toBe(0);
+  await rebuild('whole');
   whole = read('whole/site/type/kit.json');
   // And one for browsers of old, which has whole files beside the parts.
   await cli(['demo', '--out', 'old', '--quiet'], folder);
   appendFileSync(join(folder, 'old/dense-glyph.config.yaml'), 'reach: [defaults, ie 11]\n');
-  expect((await cli(['build', '--config', 'old/dense-glyph.config.yaml', '--quiet'], folder)).code).toBe(0);
+  await rebuild('old');
   const vendor = await cli(
     ['convert', join(vendorFonts, '*.ttf'), '--to', 'woff2', '--out', 'vendor', '--quiet'],
     folder,
@@ -52,6 +60,7 @@ beforeAll(async () => {
       '/old/': join(folder, 'old/site/'),
       '/whole/': join(folder, 'whole/site/type/'),
       '/sources/': sampleFonts,
+      '/adopted/': join(folder, 'whole/fonts/'),
       '/samples/': join(folder, 'samples/'),
       '/vendor/': vendorFonts,
       '/ours/': join(folder, 'vendor/'),
@@ -163,7 +172,7 @@ describe.each(availableEngines())('in %s', (name) => {
         const [low, high = low] = weight.split(' ').map(Number);
         return {
           name: `${family} ${weight} ${style}`,
-          source: source.path.replace('fonts/', '/sources/'),
+          source: source.path.replace('fonts/', '/adopted/'),
           made: `/whole/${parts[0].file}`,
           descriptors: { weight, style },
           weights: low === high ? [low] : [low, 400, 550, 700, high],

@@ -23,7 +23,8 @@ beforeAll(async () => {
   for (const [name, keys] of Object.entries(kits)) {
     await run('demo', '--out', name);
     appendFileSync(join(folder, name, 'dense-glyph.config.yaml'), `${keys}\n`);
-    await run('build', '--config', `${name}/dense-glyph.config.yaml`);
+    for (const command of ['build', 'wire'])
+      await run(command, '--config', `${name}/dense-glyph.config.yaml`);
     servers.push(await LoggingServer.start({ '/': join(folder, name, 'site') }));
   }
   // The whole fonts of the first one, cut by the command that knows texts only.

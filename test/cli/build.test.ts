@@ -4,10 +4,9 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { openFont } from '#src/core/containers/index.js';
 import { os2 } from '#src/core/tables/index.js';
-import type { Manifest } from '#src/kit/index.js';
 import { cli, inFolder, tree } from '../../test-support/cli.js';
 import { buildCollection } from '../../test-support/fonts.js';
-import { readSample, root, sampleFonts } from '../../test-support/paths.js';
+import { readSample, sampleFonts } from '../../test-support/paths.js';
 import { config, manifestIn, project, sans, slab, textIn } from '../../test-support/project.js';
 
 describe('build', () => {
@@ -268,27 +267,5 @@ describe('build', () => {
       }
       writeFileSync(join(folder, 'broken.yaml'), 'families: [');
       expect((await cli(['build', '-c', 'broken.yaml'], folder)).code).toBe(2);
-    }));
-});
-
-describe('demo', () => {
-  test('writes the sample site with its kit, every page linked from where it lies', () =>
-    inFolder(async (folder) => {
-      const { code, out } = await cli(['demo', '--out', 'ferries', '--json'], folder);
-      expect(code).toBe(0);
-      const result = JSON.parse(out) as { pages: string[]; manifest: Manifest };
-      expect(result.pages).toHaveLength(9);
-      for (const page of result.pages) {
-        const html = readFileSync(join(folder, 'ferries/site', page), 'utf8');
-        const base = page.includes('/') ? '../type/' : 'type/';
-        expect(html).toContain(
-          `<link rel="stylesheet" href="${base}kit.css">\n<link rel="stylesheet" href="`,
-        );
-        for (const file of result.manifest.preloads)
-          expect(html).toContain(`<link rel="preload" href="${base}${file}"`);
-      }
-      const again = await cli(['demo', '--out', 'ferries'], folder);
-      expect(again.err).toBe('ferries: the folder is not empty; name a new folder\n');
-      expect(readFileSync(join(root, 'sample/site/index.html'), 'utf8')).not.toContain('kit.css');
     }));
 });

@@ -26,6 +26,8 @@ export interface ClientOptions {
   namedHosts?: NamedHosts;
   /** How often something is tried again that may pass. */
   retries?: number;
+  /** Milliseconds that an answer may take. */
+  time?: number;
 }
 
 /** Fetches by GET, a few at a time for each host. */
@@ -34,12 +36,12 @@ export class HttpClient {
   private readonly dispatcher: Dispatcher;
 
   constructor(private readonly options: ClientOptions) {
-    const { namedHosts, retries = limits.retries } = options;
+    const { namedHosts, retries = limits.retries, time = limits.time } = options;
     this.agent = new EnvHttpProxyAgent({
       connections: limits.connections,
-      headersTimeout: limits.time,
-      bodyTimeout: limits.time,
-      connectTimeout: limits.time,
+      headersTimeout: time,
+      bodyTimeout: time,
+      connectTimeout: time,
       maxResponseSize: limits.bytes,
       ...(namedHosts ? { connect: { lookup: guardedLookup(namedHosts) } } : {}),
     });
@@ -56,7 +58,22 @@ export class HttpClient {
    * @throws Error of the network, or for an answer past the limits; a status of failure is an answer too
    */
   async get(url: string, accept: string, since: Validators = {}): Promise<Fetched> {
-    const signal = AbortSignal.timeout(limits.time);
+    // A step that tries again doesn't hear of a signal that ends the whole.
+    let timer: NodeJS.Timeout | undefined;
+    const late = new Promise<never>((_, reject) => {
+      const error = Object.assign(new Error('it did not answer in time'), { name: 'TimeoutError' });
+      timer = setTimeout(() => reject(error), this.options.time ?? limits.time);
+    });
+    const answer = this.fetched(url, accept, since);
+    answer.catch(() => undefined);
+    try {
+      return await Promise.race([answer, late]);
+    } finally {
+      clearTimeout(timer);
+    }
+  }
+
+  private async fetched(url: string, accept: string, since: Validators): Promise<Fetched> {
     const headers = {
       accept,
       'user-agent': this.options.userAgent,
@@ -68,11 +85,7 @@ export class HttpClient {
       headers: answered,
       body,
       context,
-    } = await request(url, {
-      dispatcher: this.dispatcher,
-      headers,
-      signal,
-    });
+    } = await request(url, { dispatcher: this.dispatcher, headers });
     const bytes = new Uint8Array(await body.arrayBuffer());
     const { history } = (context ?? {}) as { history?: URL[] };
     const [mediaType, ...parameters] = String(answered['content-type'] ?? '').split(';');

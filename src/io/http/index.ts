@@ -1,3 +1,3 @@
 /** Fetching with limits: what a site may make this program do, and for how long. */
-export { HttpClient, type Fetched, type Validators } from './client.js';
+export { HttpClient, type ClientOptions, type Fetched, type Validators } from './client.js';
 export { InnerAddressError, type NamedHosts } from './guard.js';

@@ -28,6 +28,14 @@ const closing = '<!-- dense-glyph: end -->';
  * @param html decoded so that every byte that isn't ASCII is some character
  */
 export function wiredPage(html: string, wiring: PageWiring): string {
+  const [mark] = byteOrderMark.exec(html) ?? [''];
+  return mark + wired(html.slice(mark.length), wiring);
+}
+
+/** As a character, or as the three that its bytes are. */
+const byteOrderMark = /^(?:\ufeff|\u00ef\u00bb\u00bf)/;
+
+function wired(html: string, wiring: PageWiring): string {
   const edits: Edit[] = [];
   const known = blockIn(html);
   let place: number | undefined;
@@ -48,23 +56,22 @@ export function wiredPage(html: string, wiring: PageWiring): string {
   }
   const newline = html.includes('\r\n') ? '\r\n' : '\n';
   const lines = [opening, ...wiring.markup.trimEnd().split('\n'), closing];
-  if (known) edits.push({ ...known, text: lines.join(newline + indentAt(html, known.start)) });
-  else {
-    const at = place ?? headPlace(html);
-    const lineStart = html.lastIndexOf('\n', at - 1) + 1;
-    const before = html.slice(lineStart, at);
-    const indent = /^[ \t]*$/.test(before) ? before : '';
-    const own = place === undefined ? indent : indentAt(html, at);
-    const text = lines.map((line, i) => (i === 0 && place === undefined ? line : own + line)).join(newline);
-    edits.push({ start: at, end: at, text: text + newline + (place === undefined ? indent : '') });
+  if (known) edits.push({ ...known, text: lines.join(newline + indentBefore(html, known.start)) });
+  else if (place !== undefined) {
+    const indent = /^[ \t]*/.exec(html.slice(place))![0];
+    edits.push({ start: place, end: place, text: lines.map((line) => indent + line + newline).join('') });
+  } else {
+    const at = headPlace(html);
+    const indent = indentBefore(html, at);
+    edits.push({ start: at, end: at, text: lines.map((line) => line + newline + indent).join('') });
   }
   return applied(html, merged(edits));
 }
 
-/** White space at the start of the line that begins or goes on there. */
-function indentAt(text: string, at: number): string {
-  const lineStart = text.lastIndexOf('\n', at - 1) + 1;
-  return /^[ \t]*/.exec(text.slice(lineStart))![0];
+/** White space before a place, where nothing else stands before it on its line. */
+function indentBefore(text: string, at: number): string {
+  const before = text.slice(text.lastIndexOf('\n', at - 1) + 1, at);
+  return /^[ \t]*$/.test(before) ? before : '';
 }
 
 /** What is put where something goes is put in its place. */

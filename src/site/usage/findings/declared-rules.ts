@@ -25,13 +25,21 @@ export function declaredRules(
 ): void {
   const all = declaredOn(pages);
   const unneeded = unneededSheets(all, sheets, collected);
-  for (const { rule, pages: where, drawnOn } of all)
-    if (drawnOn.size === 0 && !unneeded.has(rule.rule.file) && !isMissing(rule))
-      unusedFace(rule, where, collected);
+  const drawn = new Set(all.flatMap(({ rule, drawnOn }) => (drawnOn.size > 0 ? [faceKey(rule)] : [])));
+  for (const { rule, pages: where, drawnOn } of all) {
+    if (drawnOn.size > 0 || unneeded.has(rule.rule.file) || isMissing(rule)) continue;
+    // A part for text that nobody foresaw is fetched by nobody else.
+    const isOtherPart = rule.characters !== undefined && drawn.has(faceKey(rule));
+    if (!isOtherPart) unusedFace(rule, where, collected);
+  }
   missingDisplay(all, collected);
   manyFaces(pages, all, collected);
   for (const page of pages) doubledFaces(page, collected);
 }
+
+/** What parts of one face have in common. */
+const faceKey = ({ family, weight, style, stretch }: FaceRule): string =>
+  JSON.stringify([family.toLowerCase(), weight, style, stretch]);
 
 function declaredOn(pages: readonly PageDemand[]): Declared[] {
   const all = new Map<FaceRule, Declared>();

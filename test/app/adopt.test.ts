@@ -1,0 +1,131 @@
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { startFontHost, type Fault, type FontHost } from '#src/rehearsal/font-host.js';
+import { openFont } from '#src/core/containers/index.js';
+import { denseGlyph } from '../../test-support/library.js';
+import { readSample } from '../../test-support/paths.js';
+
+const { adopt } = denseGlyph;
+
+let host: FontHost;
+let folder: string;
+
+beforeAll(async () => {
+  const names = ['FerrywakeSans-Regular.ttf', 'FerrywakeSans-Italic.ttf', 'TidelogMono-Regular.ttf'];
+  host = await startFontHost(names.map((path) => ({ path, bytes: readSample(path) })));
+});
+afterAll(() => host.close());
+beforeEach(() => {
+  host.faults.clear();
+  host.requests.length = 0;
+  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-adopt-'));
+});
+afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+const hosts = () => [host.styles, host.files].map((origin) => new URL(origin).host);
+const bring = (inputs: string[], more: object = {}) =>
+  adopt({ inputs, out: 'fonts', folder, allowHosts: hosts(), time: 5000, ...more });
+const inFonts = () => readdirSync(join(folder, 'fonts')).sort();
+const textIn = (file: string) => readFileSync(join(folder, 'fonts', file), 'utf8');
+const put = (file: string, text: string) => {
+  mkdirSync(join(folder, file, '..'), { recursive: true });
+  writeFileSync(join(folder, file), text);
+};
+
+describe('faces come home', () => {
+  test('from a page, a stylesheet that it imports, and rules of its own', async () => {
+    put(
+      'site/index.html',
+      `<!doctype html><link rel=stylesheet href="${host.styles}/css/ferrywake-sans.css"><link rel=stylesheet href=a.css>
+<style>@font-face { font-family: Mine; font-weight: 300; size-adjust: 90%; src: url(${host.files}/files/ferrywake-sans-400-400-normal-all.woff2) }</style><p>Pier`,
+    );
+    put('site/a.css', `@import url("${host.styles}/css/tidelog-mono.css");`);
+    const { faces, findings, fetched } = await bring(['site']);
+    expect(findings).toEqual([]);
+    expect(faces.map(({ family, weight, style }) => [family, weight, style]).sort()).toEqual([
+      ['Ferrywake Sans', '400', 'italic'],
+      ['Ferrywake Sans', '400', 'normal'],
+      ['Tidelog Mono', '400', 'normal'],
+    ]);
+    expect(fetched).toBe(3);
+    const css = textIn('faces.css');
+    expect(css.match(/@font-face/g)).toHaveLength(4);
+    expect(css).toContain('size-adjust: 90%;');
+    expect(css).not.toContain('http');
+    for (const { file, stated, from } of faces) {
+      expect(openFont(readFileSync(join(folder, 'fonts', file))).format).toBe('woff2');
+      expect([stated.licenceUrl, from.startsWith(host.files)]).toEqual(['https://openfontlicense.org', true]);
+    }
+  });
+
+  test('a second time only what changed is fetched; offline nothing is, and what is gone is told', async () => {
+    const url = `${host.styles}/css/ferrywake-sans.css`;
+    const first = await bring([url]);
+    const css = textIn('faces.css');
+    const second = await bring([url]);
+    expect([second.fetched, second.kept, second.faces, textIn('faces.css')]).toEqual([
+      0,
+      2,
+      first.faces,
+      css,
+    ]);
+    host.requests.length = 0;
+    expect((await bring([url], { offline: true })).findings).toEqual([]);
+    rmSync(join(folder, 'fonts', first.faces[0].file));
+    const { findings } = await bring([url], { offline: true });
+    expect([findings.map(({ code }) => code), host.requests]).toEqual([['adopted-file-changed'], []]);
+  });
+
+  test('a URL of a page; a stylesheet of a package, with the files beside it', async () => {
+    put(
+      'node_modules/face/index.css',
+      '@font-face { font-family: "Quay"; src: url(./q.ttf) format("truetype") }',
+    );
+    writeFileSync(join(folder, 'node_modules/face/q.ttf'), readSample('TidelogMono-Regular.ttf'));
+    const { faces } = await bring(['node_modules/face/index.css']);
+    expect(faces).toMatchObject([
+      { family: 'Quay', from: 'q.ttf', stylesheet: 'node_modules/face/index.css' },
+    ]);
+    expect(inFonts()).toEqual(['faces.css', 'ledger.json', expect.stringMatching(/^quay-400n-\w{8}\.ttf$/)]);
+  });
+
+  test.each<[Fault, RegExp | undefined]>([
+    ['slow', undefined],
+    ['cut off', /cut off/],
+    ['missing', /404/],
+    ['too often', /429/],
+    ['broken', /trouble \(status 503\)/],
+    ['page instead', /a page, not a font/],
+    ['circle', /circle/],
+    ['longer than said', /./],
+    ['hangs', /in time/],
+  ])('a host that is %s: the others come, what was there stays', async (fault, reason) => {
+    const inputs = [`${host.styles}/css/ferrywake-sans.css`, `${host.styles}/css/tidelog-mono.css`];
+    const before = await bring(inputs);
+    host.faults.set('/files/tidelog', fault);
+    const { findings, faces } = await bring(inputs);
+    expect(findings.map(({ message }) => message)).toEqual(reason ? [expect.stringMatching(reason)] : []);
+    expect(faces.map(({ file }) => file).sort()).toEqual(before.faces.map(({ file }) => file).sort());
+    for (const { file } of faces) openFont(readFileSync(join(folder, 'fonts', file)));
+  });
+
+  test('a host on this machine that nobody named is not asked, nor is one that a named one leads to', async () => {
+    put('site/index.html', `<link rel=stylesheet href="${host.styles}/css/ferrywake-sans.css"><p>Pier`);
+    const unnamed = await bring(['site'], { allowHosts: [] });
+    expect(unnamed.findings.map(({ message }) => message)).toEqual([expect.stringMatching(/nobody named/)]);
+    expect([unnamed.faces, host.requests]).toEqual([[], []]);
+    const led = await bring(['site'], { allowHosts: [new URL(host.styles).host] });
+    expect(led.findings.map(({ message }) => message)).toEqual(
+      Array.from({ length: 2 }, () => expect.stringMatching(/nobody named/)),
+    );
+    expect(host.requests.every(({ path }) => path.startsWith('/css/'))).toBe(true);
+  });
+
+  test('what is no address of the web is refused, and so is a folder without hosted faces', async () => {
+    await expect(bring(['ftp://faces.example/a.css'])).rejects.toThrow('no http or https address');
+    put('site/index.html', '<p>Pier');
+    await expect(bring(['site'])).rejects.toThrow('nothing here asks another host for faces');
+  });
+});

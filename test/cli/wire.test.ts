@@ -1,0 +1,111 @@
+import { describe, expect, test } from '@jest/globals';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { cli, tree } from '../../test-support/cli.js';
+import { config, project } from '../../test-support/project.js';
+
+const pages: Record<string, string | Uint8Array> = {
+  'index.html':
+    '\ufeff<!doctype html>\r\n<meta charset=utf-8>\r\n<link rel=stylesheet href=a.css>\r\n<h1 style="font-family: Lampbuoy Slab">Pier</h1>\r\n',
+  'el/index.html':
+    '<!doctype html><meta charset=utf-8><link rel=preload as=font href=../old.woff2 crossorigin><style>@font-face { font-family: "Ferrywake Sans"; src: url(../old.woff2) } p { font-family: Ferrywake Sans }</style><p>Μώλος',
+  'a.css': '\ufeff@font-face { font-family: "Lampbuoy Slab"; src: url(old.woff2) }\np { color: red }\n',
+  'old.woff2': '',
+};
+
+const inSite = (
+  use: (folder: string, dense: (...args: string[]) => ReturnType<typeof cli>) => Promise<void>,
+  more: object = {},
+) =>
+  project({ ...config, site: { root: 'site' }, ...more }, async (folder) => {
+    for (const [name, text] of Object.entries(pages)) {
+      mkdirSync(dirname(join(folder, 'site', name)), { recursive: true });
+      writeFileSync(join(folder, 'site', name), text);
+    }
+    await use(folder, (...args) => cli(args, folder));
+  });
+
+const textsIn = (folder: string) =>
+  Object.fromEntries(
+    Object.keys(pages).map((name) => [name, readFileSync(join(folder, 'site', name), 'latin1')]),
+  );
+
+describe('wire', () => {
+  test('changes what it shows, once, and takes it back to the last byte', () =>
+    inSite(async (folder, dense) => {
+      await dense('build', '--quiet');
+      const before = textsIn(folder);
+      const dry = await dense('wire', '--dry-run');
+      expect(dry.out).toContain('+++ site/el/index.html');
+      expect(dry.out).toMatch(/-@font-face \{ font-family: "Lampbuoy Slab"/);
+      expect(textsIn(folder)).toEqual(before);
+
+      expect((await dense('wire')).out).toContain('3 files changed');
+      const after = textsIn(folder);
+      expect(after['index.html']).toMatch(
+        /^\u00ef\u00bb\u00bf<!doctype html>\r\n<meta charset=utf-8>\r\n<!-- dense-glyph/,
+      );
+      expect(after['index.html']).not.toMatch(/[^\r]\n/);
+      expect(after['el/index.html']).toContain('href="../type/kit.css"');
+      expect(after['el/index.html']).toContain('<style> p { font-family: Ferrywake Sans }</style>');
+      expect(after['el/index.html']).not.toContain('old.woff2');
+      expect(after['a.css']).toBe('\u00ef\u00bb\u00bfp { color: red }\n');
+
+      expect((await dense('wire')).out).toContain('0 files changed');
+      expect(textsIn(folder)).toEqual(after);
+      expect((await dense('wire', '--undo')).out.match(/brought back/g)).toHaveLength(3);
+      expect(textsIn(folder)).toEqual(before);
+      expect((await dense('wire', '--undo')).out).toContain('There is nothing to undo.');
+      expect(tree(folder).filter((path) => path.startsWith('.dense-glyph'))).toEqual([]);
+    }));
+
+  test('a page that somebody changed since is left alone, and exit is 1', () =>
+    inSite(async (folder, dense) => {
+      await dense('build', '--quiet');
+      await dense('wire');
+      writeFileSync(join(folder, 'site/index.html'), 'mine');
+      const { code, out } = await dense('wire', '--undo');
+      expect([code, out]).toEqual([1, expect.stringContaining('site/index.html  changed since')]);
+      expect(readFileSync(join(folder, 'site/index.html'), 'utf8')).toBe('mine');
+    }));
+
+  test.each<[string, object, string | Uint8Array, RegExp]>([
+    [
+      'a base element',
+      {},
+      '<base href="/x/"><p>a',
+      /base element, which relative URLs start from; set output.url/,
+    ],
+    ['UTF-16', {}, new Uint8Array(Buffer.from('\ufeff<p>a', 'utf16le')), /UTF-16; save it as UTF-8/],
+    [
+      'a hosted stylesheet that nobody brought home',
+      {},
+      '<link rel=stylesheet href=https://faces.example/a.css><p>a',
+      /was not brought home; call dense-glyph adopt/,
+    ],
+    [
+      'a script that brings faces',
+      {},
+      '<script>new FontFace("A", "url(https://faces.example/a.woff2)")</script><p>a',
+      /a script asks https:\/\/faces.example/,
+    ],
+  ])('%s is for a person', (_, more, page, said) =>
+    inSite(async (folder, dense) => {
+      writeFileSync(join(folder, 'site/odd.html'), page);
+      await dense('build', '--quiet');
+      expect((await dense('wire')).out).toMatch(said);
+    }, more),
+  );
+
+  test('a kit that is not there is told; with output.url every page has the same address', () =>
+    inSite(
+      async (folder, dense) => {
+        expect((await dense('wire')).err).toBe('site/type: there is no kit in it; call dense-glyph build\n');
+        await dense('build', '--quiet');
+        await dense('wire');
+        for (const page of ['index.html', 'el/index.html'])
+          expect(textsIn(folder)[page]).toContain('href="/t/kit.css"');
+      },
+      { output: { folder: 'site/type', url: '/t' } },
+    ));
+});
