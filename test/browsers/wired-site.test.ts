@@ -1,0 +1,68 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { DemoResult } from '#src/app/demo.js';
+import type { ScanResult } from '#src/app/scan-result.js';
+import { cli } from '../../test-support/cli.js';
+import { availableEngines, startEngine } from '../../test-support/engines.js';
+import { LoggingServer } from '../../test-support/server.js';
+
+interface Looked {
+  fetched: string[];
+  failed: number;
+  loaded: string[];
+}
+
+let folder: string;
+let site: string;
+let scanned: ScanResult;
+let server: LoggingServer;
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-wired-'));
+  const { out } = await cli(['demo', '--out', 'ferries', '--json'], folder);
+  ({ site } = JSON.parse(out) as DemoResult);
+  scanned = JSON.parse((await cli(['scan', 'ferries/site', '--json'], folder)).out) as ScanResult;
+  server = await LoggingServer.start({ '/': site });
+}, 60_000);
+afterAll(async () => {
+  await server?.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+/** What a page has fetched, and what became of its faces; each part of one is a face for itself. */
+const look = `
+  await document.fonts.ready;
+  return {
+    fetched: performance.getEntriesByType('resource').map(({ name }) => name),
+    failed: [...document.fonts].filter(({ status }) => status === 'error').length,
+    loaded: [...document.fonts].filter(({ status }) => status === 'loaded')
+      .map(({ family, weight, style }) => [family.replace(/['"]/g, ''), weight.replace('normal', '400').replace('bold', '700'), style].join(' ')),
+  };`;
+
+describe.each(availableEngines())('in %s', (name) => {
+  test('the wired site asks no other host, misses nothing, and draws just the faces that scan predicts', async () => {
+    const engine = await startEngine(name);
+    try {
+      for (const { page, faces } of scanned.pages) {
+        server.take();
+        await engine.open(`${server.origin}/${page}`);
+        const { fetched, failed, loaded } = await engine.run<Looked>(look);
+        expect([page, failed]).toEqual([page, 0]);
+        expect(fetched.filter((url) => !url.startsWith(`${server.origin}/`))).toEqual([]);
+        const asked = server.take().map(({ path }) => path.slice(1));
+        const missing = asked.filter((path) => path !== 'favicon.ico' && !existsSync(join(site, path)));
+        expect([page, missing]).toEqual([page, []]);
+        const drawn = faces.filter(({ certainty, faked }) => certainty === 'drawn' && faked.length === 0);
+        expect(drawn.every(({ drawnBy }) => drawnBy !== null)).toBe(true);
+        const predicted = new Set(
+          drawn.map(({ drawnBy }) => `${drawnBy?.family} ${drawnBy?.weight} ${drawnBy?.style}`),
+        );
+        expect([page, loaded.sort()]).toEqual([page, [...predicted].sort()]);
+      }
+    } finally {
+      await engine.close();
+    }
+  }, 60_000);
+});
