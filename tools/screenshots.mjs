@@ -65,15 +65,20 @@ async function pages() {
 }
 
 try {
-  await terminal('demo', `node ${program} demo --out ferries`, 27);
+  await terminal('demo', `node ${program} demo --out ferries`, 33);
+  const config = '--config ferries/dense-glyph.config.yaml';
+  execFileSync('node', [program, 'wire', '--undo', '--quiet', ...config.split(' ')], { cwd: folder });
+  await terminal('wire', `node ${program} wire --dry-run ${config} | tail -42`, 44);
+  execFileSync('node', [program, 'wire', '--quiet', ...config.split(' ')], { cwd: folder });
+  cpSync(join(root, 'sample/fonts'), join(folder, 'fonts'), { recursive: true });
   await terminal('build', `node ${program} build --config ferries/dense-glyph.config.yaml`, 22);
-  await terminal('convert', `node ${program} convert ferries/fonts --to woff2,woff --out web`, 24);
-  await terminal('inspect', `node ${program} inspect ferries/fonts/FerrywakeSans-Variable.ttf --weigh`, 45);
-  await terminal('inspect-many', `node ${program} inspect ferries/fonts`, 40);
-  const variable = 'ferries/fonts/FerrywakeSans-VariableItalic.ttf';
+  await terminal('convert', `node ${program} convert fonts --to woff2,woff --out web`, 24);
+  await terminal('inspect', `node ${program} inspect fonts/FerrywakeSans-Variable.ttf --weigh`, 45);
+  await terminal('inspect-many', `node ${program} inspect fonts`, 40);
+  const variable = 'fonts/FerrywakeSans-VariableItalic.ttf';
   await terminal(
     'subset',
-    `node ${program} subset ferries/fonts/FerrywakeSans-Regular.ttf --chars-from ferries/site --languages el,cy --chars ж --out type`,
+    `node ${program} subset fonts/FerrywakeSans-Regular.ttf --chars-from ferries/site --languages el,cy --chars ж --out type`,
     34,
   );
   cpSync(join(root, 'sample/before'), join(folder, 'before'), { recursive: true });

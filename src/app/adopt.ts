@@ -56,7 +56,6 @@ interface Brought {
   source: Source;
   format: string;
   file: AdoptedFile;
-  isNew: boolean;
 }
 
 /**
@@ -200,40 +199,49 @@ class Bringer {
   }
 
   private async bring(address: string, face: HostedFace): Promise<Brought | undefined> {
-    const isLocal = address.startsWith('file:');
-    const url = isLocal ? fileURLToPath(address) : withoutCredentials(address);
-    const fail = (reason: string) => {
-      this.failures.push(finding('host-failed', `${face.family}: ${reason}`, { url }));
-      return undefined;
-    };
-    if (isLocal) return this.bringLocal(url, face);
-    if (!/^https?:/.test(url)) return fail('only http and https addresses are asked');
+    if (address.startsWith('file:')) return this.bringLocal(fileURLToPath(address), face);
+    const url = withoutCredentials(address);
+    if (!/^https?:/.test(url)) return this.fail(face, url, 'only http and https addresses are asked');
     const before = this.earlier.get(url);
-    const there = before && this.read(before.file);
-    const isThere = there !== undefined && sha256(there) === before?.sha256;
+    const there = this.whatIsThere(before);
     const answer = await this.client
-      .get(url, '*/*', isThere ? before?.validators : {})
+      .get(url, '*/*', there ? before?.validators : {})
       .catch((cause: unknown) => cause as Error);
-    const isSame = isThere && !(answer instanceof Error) && answer.status === 304;
-    if (isSame) this.kept++;
-    else {
-      const reason = fetchFailure(answer);
-      if (reason !== undefined) return fail(reason);
-    }
-    if (answer instanceof Error) return undefined;
-    const bytes = isSame ? there : answer.bytes;
+    const same = !(answer instanceof Error) && answer.status === 304 ? there : undefined;
+    const reason = same ? undefined : fetchFailure(answer);
+    if (reason !== undefined || answer instanceof Error)
+      return this.fail(face, url, reason ?? 'it gave nothing');
+    const bytes = same ?? answer.bytes;
     let source: Source;
     try {
       [source] = sourcesOf({ path: url, bytes }, []);
     } catch (cause) {
       if (!(cause instanceof DenseGlyphError)) throw cause;
-      return fail(answer.mediaType === 'text/html' ? 'it gave a page, not a font' : cause.reason);
+      return this.fail(
+        face,
+        url,
+        answer.mediaType === 'text/html' ? 'it gave a page, not a font' : cause.reason,
+      );
     }
-    if (!isSame) this.fetched++;
     const file = this.describe(source, bytes, face, url, answer.validators);
-    if (isSame && before) file.fetched = before.fetched;
-    const brought = { bytes, source, format: source.format, file, isNew: !isSame };
-    if (source.licence.restricted) this.forbidden.push(brought);
+    if (same && before) file.fetched = before.fetched;
+    return this.note({ bytes, source, format: source.format, file }, same !== undefined);
+  }
+
+  /** What an earlier call brought, if it is whole. */
+  private whatIsThere(before: AdoptedFile | undefined): Uint8Array | undefined {
+    const bytes = before && this.read(before.file);
+    return bytes && sha256(bytes) === before.sha256 ? bytes : undefined;
+  }
+
+  private fail({ family }: HostedFace, url: string, reason: string): undefined {
+    this.failures.push(finding('host-failed', `${family}: ${reason}`, { url }));
+  }
+
+  private note(brought: Brought, wasThere: boolean): Brought {
+    if (wasThere) this.kept++;
+    else this.fetched++;
+    if (brought.source.licence.restricted) this.forbidden.push(brought);
     return brought;
   }
 
@@ -242,12 +250,7 @@ class Bringer {
     const bytes = readBytes(path, path);
     const [source] = sourcesOf({ path, bytes }, []);
     const file = this.describe(source, bytes, face, basename(path), {});
-    const isNew = this.read(file.file) === undefined;
-    if (isNew) this.fetched++;
-    else this.kept++;
-    const brought = { bytes, source, format: source.format, file, isNew };
-    if (source.licence.restricted) this.forbidden.push(brought);
-    return brought;
+    return this.note({ bytes, source, format: source.format, file }, this.read(file.file) !== undefined);
   }
 
   private describe(

@@ -1,7 +1,6 @@
-import { cpSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { readBytes } from '../io/read.js';
-import { copySample } from '../io/sample.js';
+import { copyFolder, copySample } from '../io/sample.js';
 import { pagesIn } from '../io/site-files.js';
 import { writeWhole } from '../io/write-whole.js';
 import type { Manifest } from '../kit/files/manifest.js';
@@ -54,7 +53,7 @@ export async function demo(request: DemoRequest, progress?: OnProgress): Promise
   const site = join(folder, 'site');
   const pages = await askHost(site, request.host.styles);
   const before = join(folder, 'before');
-  cpSync(site, before, { recursive: true });
+  await copyFolder(site, before);
   const allowHosts = [request.host.styles, request.host.files].map((origin) => new URL(origin).host);
   const scanned = await scan({ site: ['site'], folder }, progress);
   const adopted = await adopt({ inputs: ['site'], out: 'fonts', folder, allowHosts }, progress);

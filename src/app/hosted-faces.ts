@@ -10,7 +10,6 @@ import { baseOf } from '../site/html/base-url.js';
 import { readDocument } from '../site/html/document.js';
 import { decodedPage, decodedStylesheet } from '../site/html/encoding.js';
 import { stylesheetsOf } from '../site/html/stylesheets.js';
-import type { AdoptRequest } from './adopt.js';
 import { fetchFailure } from './fetch-failure.js';
 import type { HostedStylesheets } from './hosted-stylesheets.js';
 import { scannedSite } from './scan-threads.js';
@@ -23,7 +22,7 @@ import type { OnProgress } from './progress.js';
  * @throws DenseGlyphError `file-unreadable`, `site-unreachable`
  */
 export async function findHostedFaces(
-  { inputs, folder }: AdoptRequest,
+  { inputs, folder }: { inputs: readonly string[]; folder: string },
   hosted: HostedStylesheets,
   client: HttpClient,
   progress?: OnProgress,

@@ -1,8 +1,8 @@
-import { existsSync } from 'node:fs';
 import { dirname, join, relative, resolve } from 'node:path';
 import type { Source } from '../core/source/index.js';
 import { mappedCharacters } from '../core/text/mapped-characters.js';
 import { DenseGlyphError } from '../errors.js';
+import { filesOf } from '../io/earlier-files.js';
 import { projectBrowsers } from '../io/browsers.js';
 import { projectFonts, projectSite } from '../io/project-fonts.js';
 import { readSite } from '../io/site-folder.js';
@@ -44,7 +44,7 @@ const configName = 'dense-glyph.config.yaml';
  */
 export async function init(request: InitRequest, progress?: OnProgress): Promise<InitResult> {
   const { folder } = request;
-  if (existsSync(join(folder, configName)))
+  if (filesOf(folder)(configName) !== undefined)
     throw new DenseGlyphError(
       'output-foreign',
       'there is a config already',

@@ -48,3 +48,12 @@ export async function copySample(out: string | undefined, base: string, part: st
     throw writingFailed(cause, out ?? tmpdir());
   }
 }
+
+/** @throws DenseGlyphError `output-unwritable` */
+export async function copyFolder(from: string, to: string): Promise<void> {
+  try {
+    await cp(from, to, { recursive: true });
+  } catch (cause) {
+    throw writingFailed(cause, to);
+  }
+}

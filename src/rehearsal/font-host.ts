@@ -8,6 +8,7 @@ import { subsetFont } from '../core/subset/index.js';
 import { parseUnicodeRanges } from '../core/text/parse-ranges.js';
 import { mappedCharacters } from '../core/text/mapped-characters.js';
 import { CodePointSet } from '../core/text/code-point-set.js';
+import { sampleFonts } from '../io/sample.js';
 import { unicodeRangeText } from '../core/text/unicode-ranges.js';
 
 /** What goes wrong on request, by the path that it happens at. */
@@ -33,6 +34,9 @@ export interface FontHost {
   requests: { path: string; agent: string }[];
   close: () => Promise<void>;
 }
+
+/** With the faces of the sample site. */
+export const startSampleHost = async (): Promise<FontHost> => startFontHost(await sampleFonts());
 
 /** What partial files are cut by. */
 const cuts: Readonly<Record<string, string>> = {

@@ -30,7 +30,7 @@ const drafting = (
     }
     const site = css === undefined ? {} : { site: 'site' };
     const result = await build({ folder, fonts, out: 'site/type', ...site, ...more });
-    return { ...result, config: result.drafted!.config as Drafted };
+    return { ...result, config: result.drafted!.config };
   });
 
 const sans = 'fonts/FerrywakeSans-Regular.ttf';

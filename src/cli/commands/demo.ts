@@ -24,9 +24,8 @@ export function configure(command: Command, terminal: Terminal): void {
     .action(async (options: DemoOptions) => {
       const reporter = new Reporter(terminal, options);
       const port = readPort(options.port);
-      const { startFontHost } = await import('../../rehearsal/font-host.js');
-      const { sampleFonts } = await import('../../io/sample.js');
-      const host = await startFontHost(await sampleFonts());
+      const { startSampleHost } = await import('../../rehearsal/font-host.js');
+      const host = await startSampleHost();
       try {
         const request = { folder: terminal.folder, out: options.out, host };
         const result = await demo(request, reporter.onProgress);

@@ -27,7 +27,7 @@ export function demoLines(
     `${colors.dim('$')} ${colors.bold(`cd ${shown(folder) || '.'}`)}`,
     ...step(
       'scan site',
-      `${count(scanned.findings.length, 'finding')}: every page waits for ${hosts[0]}, ${hosted} times over`,
+      `${count(scanned.findings.length, 'finding')}: ${hosted} of them references to ${hosts[0]}, which text waits for`,
     ),
     ...step(
       `adopt site --out fonts --allow-host ${hosts.join(' ')}`,

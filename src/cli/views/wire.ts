@@ -44,7 +44,7 @@ const diffLines = (diff: string): string[] =>
   diff
     .trimEnd()
     .split('\n')
-    .filter((line) => !line.startsWith('====='))
+    .filter((line) => !/^(=====|Index: )/.test(line))
     .map((line) => {
       if (line.startsWith('+++') || line.startsWith('---')) return colors.bold(line.trimEnd());
       if (line.startsWith('+')) return colors.green(line);
