@@ -135,7 +135,7 @@ function withoutDoubles(sources: readonly Source[], notes: string[]): Source[] {
   const best = new Map<string, { source: Source; characters: number }>();
   for (const source of sources) {
     const { family, weight, style, stretch } = source.face;
-    const key = JSON.stringify([family.toLowerCase(), weight, style, stretch]);
+    const key = JSON.stringify([family.toLowerCase(), weight, style, stretch, source.ranges ?? null]);
     const characters = mappedCharacters(source.font).size;
     const known = best.get(key);
     if (known) {

@@ -36,13 +36,31 @@ export async function planByDemand(
     const faces: PlannedFace[] = [];
     for (const face of family.faces) {
       const own = demand.get(face);
-      if (isDrawn && !isChosen && !own) leftOut.push(await asNext(face, family.faces, demand));
+      // What no page draws of a face that others draw is its rest.
+      const isRest = face.source.ranges !== undefined && hasDrawnPart(face, family.faces, demand);
+      if (isRest && !own) {
+        if (config.rest === 'keep') faces.push(face);
+      } else if (isDrawn && !isChosen && !own) leftOut.push(await asNext(face, family.faces, demand));
       else faces.push({ ...face, wanted: await wantedOf(own, characters, config.rest, isDrawn) });
     }
     families.push({ ...family, faces });
   }
   return { families, leftOut };
 }
+
+/** Whether pages draw another partial file of the same face. */
+const hasDrawnPart = (
+  { weight, style, stretch }: PlannedFace,
+  family: readonly PlannedFace[],
+  demand: ReadonlyMap<PlannedFace, FaceDemand>,
+): boolean =>
+  family.some(
+    (other) =>
+      demand.has(other) &&
+      other.source.ranges !== undefined &&
+      other.style === style &&
+      `${other.weight} ${other.stretch}` === `${weight} ${stretch}`,
+  );
 
 /** A face that nothing draws, cut as the one of its family that draws most: what a next style would cost. */
 async function asNext(

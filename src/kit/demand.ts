@@ -86,7 +86,7 @@ function ruleOf({ family, weight, style, stretch, source }: PlannedFace): FaceRu
     weight,
     style,
     stretch,
-    characters: undefined,
+    characters: source.ranges,
     source: undefined,
     rule: { ...nowhere, ...unsaid, family, display: undefined, sources: [{ url: source.path }] },
     supply: { characters: mappedCharacters(source.font), bytes: source.size },

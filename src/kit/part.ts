@@ -27,7 +27,7 @@ export async function makePart(face: PlannedFace, format: Exclude<FontFormat, 'o
   const { font, dropped: left, changed } = fontFor(face, format);
   const written = await writeFont(font, format);
   const dropped = [...source.dropped, ...left, ...written.dropped];
-  const characters = mappedCharacters(source.font).ranges();
+  const characters = charactersOf(source).ranges();
   return { ...named(face, 'full', format, written.bytes), characters, dropped, changed };
 }
 
@@ -52,6 +52,13 @@ function named(
   };
 }
 
+/** Of a partial file those that its rule names; others have them too. */
+const charactersOf = ({ font, ranges }: PlannedFace['source']): CodePointSet =>
+  within(mappedCharacters(font), ranges);
+
+const within = (characters: CodePointSet, ranges: CodePointSet | undefined): CodePointSet =>
+  ranges ? new CodePointSet(characters.codePoints().filter((one) => ranges.has(one))) : characters;
+
 /** More of a face than this share is as good as all of it: a second file would save nothing. */
 const nearlyAll = 0.9;
 
@@ -68,7 +75,7 @@ export async function cutParts(
   const { source } = face;
   const { font } = source;
   if (forbidsSubsetting(font)) return { wholeReason: 'its licence bits forbid cutting it down' };
-  const available = mappedCharacters(font);
+  const available = charactersOf(source);
   const { site, rest } = divided(wanted.characters, available, wanted.marked);
   if (site.size === 0) return { wholeReason: 'no page draws it' };
   if (site.size > available.size * nearlyAll) return { wholeReason: 'the site draws nearly all of it' };
@@ -117,7 +124,7 @@ async function cutPart(
   });
   const written = await writeFont(font, 'woff2');
   const stillBytes = name === 'site' && font.has('fvar') ? await bytesWithoutAxes(font) : undefined;
-  const all = name === 'site' ? mappedCharacters(font) : characters;
+  const all = name === 'site' ? within(mappedCharacters(font), source.ranges) : characters;
   return {
     ...named(face, name, 'woff2', written.bytes),
     characters: all.ranges(),

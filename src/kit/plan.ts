@@ -131,7 +131,7 @@ function withoutCopies(sources: readonly Source[]): { kept: Source[]; findings: 
   const copies = new Map<string, Source[]>();
   for (const source of sources) {
     const { family, style, weight, stretch, axes } = source.face;
-    const key = JSON.stringify([family, style, weight, stretch, axes]);
+    const key = JSON.stringify([family, style, weight, stretch, axes, source.ranges ?? null]);
     const known = best.get(key);
     const better = known && formatOrder.indexOf(source.format) < formatOrder.indexOf(known.format);
     copies.set(key, [...(copies.get(key) ?? []), source]);
@@ -215,6 +215,10 @@ function checkComplete(
   }
 }
 
+/** Whether two files are parts of one face, each for its own characters. */
+const areParts = ({ source: { ranges: a } }: PlannedFace, { source: { ranges: b } }: PlannedFace): boolean =>
+  a !== undefined && b !== undefined && a.toJSON() !== b.toJSON();
+
 function checkRights(family: FamilyConfig, source: Source, path: string): void {
   if (!source.licence.restricted || family.rights) return;
   throw new DenseGlyphError(
@@ -230,7 +234,11 @@ function checkConflicts(faces: readonly PlannedFace[], path: string): void {
     const other = faces
       .slice(0, i)
       .find(
-        (f) => f.style === face.style && overlaps(f.weight, face.weight) && overlaps(f.stretch, face.stretch),
+        (f) =>
+          f.style === face.style &&
+          overlaps(f.weight, face.weight) &&
+          overlaps(f.stretch, face.stretch) &&
+          !areParts(f, face),
       );
     if (!other) return;
     throw new DenseGlyphError(
@@ -286,7 +294,10 @@ function preloadListed(family: PlannedFamily, listed: readonly string[], path: s
 
 /** The upright face that is nearest to a weight; an inclined one if there is no other. */
 function nearest(family: PlannedFamily, weight: number): PlannedFace {
-  const away = ({ weight: [low, high], style }: PlannedFace) =>
-    Math.max(low - weight, weight - high, 0) + (style === 'normal' ? 0 : 2000);
+  const away = ({ weight: [low, high], style, source }: PlannedFace) =>
+    Math.max(low - weight, weight - high, 0) +
+    (style === 'normal' ? 0 : 2000) +
+    // Of partial files the one with Latin letters, which most pages have some of.
+    (source.ranges?.has(0x61) === false ? 1 : 0);
   return [...family.faces].sort((a, b) => away(a) - away(b))[0];
 }

@@ -1,11 +1,12 @@
 import { expect, test } from '@jest/globals';
+import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { faceRules } from '#src/kit/files/stylesheet.js';
 import type { MadeFace, Part } from '#src/kit/made.js';
 
 const part = (name: Part['name'], characters: Part['characters']) =>
   ({ file: `faces/${name}.woff2`, name, format: 'woff2', characters }) as Part;
 
-const face = (own: Pick<MadeFace, 'part' | 'rest'>) =>
+const face = (own: Pick<MadeFace, 'part' | 'rest'>, ranges?: CodePointSet) =>
   ({
     family: 'Buoy Signs',
     weight: [400, 400],
@@ -13,6 +14,7 @@ const face = (own: Pick<MadeFace, 'part' | 'rest'>) =>
     stretch: [100, 100],
     display: 'swap',
     older: [],
+    source: { ranges },
     ...own,
   }) as unknown as MadeFace;
 
@@ -32,4 +34,14 @@ test('the part that pages draw comes last, and names the space also where the fo
 
 test('a whole face has no ranges', () => {
   expect(faceRules(face({ part: part('full', [[0xe001, 0xe002]]) }), '')).not.toContain('unicode-range');
+});
+
+test('a partial file names its own characters, and the space only where that is one of them', () => {
+  const greek = { part: part('site', [[0x3b1, 0x3b3]]), rest: part('rest', [[0x3b4, 0x3c9]]) };
+  expect(rangesIn(faceRules(face(greek, new CodePointSet([0x3b1, 0x3c9])), ''))).toEqual([
+    ['rest', 'U+3B4-3C9'],
+    ['site', 'U+3B1-3B3'],
+  ]);
+  const whole = { part: part('full', [[0x20, 0x7e]]) };
+  expect(rangesIn(faceRules(face(whole, new CodePointSet([0x20])), ''))).toEqual([['full', 'U+20-7E']]);
 });

@@ -26,13 +26,28 @@ export function adoptLines({ folder, faces, fetched, kept, findings }: AdoptResu
     ...(faces.length > 0
       ? ['', `Licence  ${licences.map((one) => one.split('\n')[0].slice(0, 90)).join('; ')}`]
       : []),
+    ...partLines(faces),
     '',
     ...findings.map(({ severity, message, place, advice }) => {
       const mark = severity === 'error' ? colors.red('missing') : colors.yellow('by hand');
       return `${mark}  ${placeText(place)}: ${message}; ${advice}`;
     }),
     ...(findings.length > 0 ? [''] : []),
-    `Next  dense-glyph init ${folder}, or link ${folder}/faces.css as it is;`,
-    '      the ledger beside it says where each file came from.',
+    ...(faces.length > 0
+      ? [
+          `Next  dense-glyph init ${folder}, or link ${folder}/faces.css as it is;`,
+          '      the ledger beside it says where each file came from.',
+        ]
+      : ['Next  mend what is missing, and call it again.']),
+  ];
+}
+
+/** Files that hold a part of a face each. */
+function partLines(faces: AdoptResult['faces']): string[] {
+  const parts = faces.filter(({ unicodeRange }) => unicodeRange !== undefined);
+  if (parts.length === 0) return [];
+  const whole = new Set(parts.map(({ family, weight, style }) => `${family} ${weight} ${style}`));
+  return [
+    `Parts    ${count(parts.length, 'file')} hold ${count(whole.size, 'face')} in parts; they stay so, each for the characters of its rule`,
   ];
 }

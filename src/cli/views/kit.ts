@@ -24,7 +24,7 @@ export function kitLines(manifest: Manifest, folder: string, changed: boolean, a
   const rows = faces.map(({ family, face }) => {
     const style = face.style === 'normal' ? '' : ` ${face.style}`;
     return [
-      `${family} ${face.weight.replace(' ', '–')}${style}`,
+      `${family} ${face.weight.replace(' ', '–')}${style}${face.partial === undefined ? '' : `, ${face.partial}`}`,
       kilobytes(face.source.bytes),
       colors.bold(kilobytes(partBytes(face))),
       share(partBytes(face), face.source.bytes),

@@ -1,6 +1,7 @@
 import { inFile } from '../../errors.js';
 import { placedIn, type Finding } from '../../findings.js';
 import { faceStyleOf, type FaceStyle } from '../face/style.js';
+import type { CodePointSet } from '../text/code-point-set.js';
 import { licenceOf, type StatedLicence } from '../sfnt/licence.js';
 import type { NamedFile } from './named-file.js';
 import { openFile, type OpenedFace } from './opened-face.js';
@@ -14,6 +15,8 @@ export interface Source extends OpenedFace {
   licence: StatedLicence;
   /** Texts that lie beside it. */
   licenceTexts: readonly NamedFile[];
+  /** Of a partial file of a face: the characters that its rule names. */
+  ranges?: CodePointSet;
 }
 
 /**

@@ -1,6 +1,7 @@
 import type { SetApart } from '../../core/layout/set-apart.js';
 import type { Finding } from '../../findings.js';
 import { unicodeRangeText } from '../../core/text/unicode-ranges.js';
+import { scriptsOf } from '../../core/text/scripts.js';
 import { rangeText, type FontDisplay, type Slope } from '../../core/face/index.js';
 import { sha256 } from '../digest.js';
 import type { LeftOutFace, MadeFace, MadeKit } from '../made.js';
@@ -47,6 +48,8 @@ export interface ManifestFace {
   preloadReason: string;
   /** The font file that it was made from, relative to the config. */
   source: { path: string; bytes: number; sha256: string };
+  /** Of a file that is a part of a face, for some of its characters: the script that most of them are of. */
+  partial?: string;
   /** A digest of all that decides what is in its parts; the next build takes them over where it is the same. */
   madeFrom: string;
   parts: ManifestPart[];
@@ -152,6 +155,7 @@ function manifestFace(face: MadeFace, base: string): ManifestFace {
     preloadReason,
     source: { path: source.path, bytes: source.size, sha256: sha256(source.bytes) },
     madeFrom: face.madeFrom,
+    ...(source.ranges ? { partial: scriptsOf(source.ranges)[0]?.name ?? 'signs' } : {}),
     ...(wanted ? { demand: demandTold(wanted) } : {}),
     ...(wholeReason === undefined ? {} : { wholeReason }),
     parts: [part, ...(rest ? [rest] : []), ...older].map((made) => ({

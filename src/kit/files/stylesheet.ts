@@ -5,6 +5,8 @@ import { unicodeRangeText, type CodePointRanges } from '../../core/text/unicode-
 import type { MadeFace, MadeKit, Part } from '../made.js';
 import type { ReachedFormat } from '../reach.js';
 
+const space = 0x20;
+
 /** The order in `src`: the oldest Internet Explorer reads only the first, all others take the first that they know. */
 const sourceOrder: readonly ReachedFormat['format'][] = ['eot', 'woff2', 'woff', 'ttf', 'svg'];
 
@@ -22,16 +24,19 @@ export function faceRules(face: MadeFace, base: string): string {
       .map(({ file, format }) => ({ url: base + file + urlEnds[format], format: formatHints[format] }));
     return fontFaceText({ family, weight, style, stretch, display, sources, unicodeRange });
   };
-  if (part.name === 'full') return rule([part, ...older]);
+  const { ranges } = face.source;
+  if (part.name === 'full') return rule([part, ...older], ranges && unicodeRangeText(part.characters));
+  // Of partial files one alone stands for the face without ranges: the one that had the space.
+  const measures = ranges === undefined || ranges.has(space);
   const parts = [...(rest ? [rest] : []), part]
-    .map((one) => rule([one], unicodeRangeText(one === part ? withSpace(one.characters) : one.characters)))
+    .map((one) =>
+      rule([one], unicodeRangeText(one === part && measures ? withSpace(one.characters) : one.characters)),
+    )
     .join('\n');
   if (older.length === 0) return parts;
   const inside = parts.replace(/^(?=.)/gm, '  ');
   return `${rule(older)}\n@supports (${knowsParts}) {\n${inside}}\n`;
 }
-
-const space = 0x20;
 
 /**
  * Browsers measure lines by the first face of a stack whose range names the space, whether it has one or not (CSS Fonts 4,
