@@ -59,7 +59,7 @@ const hasDrawnPart = (
       demand.has(other) &&
       other.source.ranges !== undefined &&
       other.style === style &&
-      `${other.weight} ${other.stretch}` === `${weight} ${stretch}`,
+      JSON.stringify([other.weight, other.stretch]) === JSON.stringify([weight, stretch]),
   );
 
 /** A face that nothing draws, cut as the one of its family that draws most: what a next style would cost. */
