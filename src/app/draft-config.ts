@@ -40,7 +40,7 @@ interface Use {
   body: number;
   headings: number;
   code: number;
-  /** The stack behind it, as most text has it. */
+  /** The stack behind it, as the first rule has it that has one. */
   fallback: readonly string[];
 }
 
@@ -141,6 +141,7 @@ function usesOnPages(pages: FoundOnSite['pages']): Map<string, Use> {
       if (family === undefined || drawn.size === 0) continue;
       const key = family.toLowerCase();
       const use = uses.get(key) ?? { body: 0, headings: 0, code: 0, fallback };
+      if (use.fallback.length === 0) use.fallback = fallback;
       uses.set(key, use);
       for (const { property, selector, pieces } of rules.values()) {
         if (property !== 'font-family') continue;

@@ -8,6 +8,7 @@ import { filesOf } from '../io/earlier-files.js';
 import { readBytes } from '../io/read.js';
 import { readSite, type SiteFolder } from '../io/site-folder.js';
 import { headMarkup } from '../kit/files/head.js';
+import { pasted, type PastedForm } from '../kit/files/pasted.js';
 import type { Manifest } from '../kit/files/manifest.js';
 import { applied } from '../site/edits/edits.js';
 import { stylesheetEdits, type ReplacedRules } from '../site/edits/stylesheet-edits.js';
@@ -26,6 +27,8 @@ export interface WireRequest {
   dryRun?: boolean | undefined;
   /** Whether to take back what was changed. */
   undo?: boolean | undefined;
+  /** What to give for pages that don't exist yet, in the place of changing some. */
+  print?: PastedForm | undefined;
 }
 
 /** What a person has to do. */
@@ -48,6 +51,8 @@ export interface WireResult {
   byHand: ByHand[];
   /** What became of each file, for `undo`. */
   undone?: UndoneFile[];
+  /** What to paste, for `print`, and where to. */
+  printed?: { text: string; where: string };
 }
 
 /**
@@ -65,6 +70,13 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
   if (request.undo) return { ...result, undone: edited.undo() };
   const kit = resolve(base, config.output.folder);
   const manifest = manifestIn(kit, config.output.folder);
+  if (request.print) {
+    const url = config.output.url ?? `/${relative(root, kit).replaceAll('\\', '/')}`;
+    const css = textOf(readBytes(join(kit, 'kit.css'), 'kit.css'));
+    const packages = dependenciesOf(base);
+    const parts = { url: url.endsWith('/') ? url : `${url}/`, preloads: manifest.preloads, css, packages };
+    return { ...result, printed: pasted(request.print, parts) };
+  }
   const named = config.site?.pages?.map((page) => join(root, page)) ?? [root];
   const site = await readSite(named, root, root);
   const found = await scannedSite(site, false, progress);
@@ -83,6 +95,17 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
     unchanged: changes.length - changed.length,
     byHand: wiring.byHand,
   };
+}
+
+function dependenciesOf(folder: string): string[] {
+  const bytes = filesOf(folder)('package.json');
+  if (!bytes) return [];
+  try {
+    const { dependencies, devDependencies } = JSON.parse(textOf(bytes)) as Record<string, object | undefined>;
+    return [...Object.keys(dependencies ?? {}), ...Object.keys(devDependencies ?? {})];
+  } catch {
+    return [];
+  }
 }
 
 const decoder = new TextDecoder();
@@ -146,9 +169,11 @@ class SiteWiring {
       const before = readBytes(address, page);
       const markup = this.markupFor(page, before);
       if (markup === undefined) return [];
-      const after = wiredPage(asCharacters(before), {
+      const html = asCharacters(before);
+      const after = wiredPage(html, {
         markup,
-        isReplaced: (kind, url) => this.isReplaced(kind, url, address),
+        isReplaced: (kind, url) =>
+          this.isReplaced(kind, url, address) && (kind !== 'hint' || !this.isAskedOtherwise(html, url)),
         rules: this.rules,
       });
       return [{ file: this.fromBase(address), before, after: asBytes(after) }];
@@ -197,6 +222,17 @@ class SiteWiring {
     const host = hostOf(url);
     if (host !== undefined) return this.hosts.has(host);
     return this.isOfKit(url, page) || this.replacedFiles.has(this.pathOf(url, page));
+  }
+
+  /** Whether a page asks a host for something that the kit has nothing to do with. */
+  private isAskedOtherwise(html: string, url: string): boolean {
+    const host = hostOf(url);
+    const others = html.replace(/<link\b[^>]*>/gi, (link) => {
+      const href = /href\s*=\s*["']?([^"'\s>]+)/i.exec(link)?.[1] ?? '';
+      const isHint = /preconnect|dns-prefetch|preload/i.test(link);
+      return hostOf(href) === host && (isHint || this.isStylesheetReplaced(href)) ? '' : link;
+    });
+    return others.includes(`//${host}`);
   }
 
   private isStylesheetReplaced(url: string): boolean {

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { existsSync, readdirSync, readFileSync, rmdirSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, realpathSync, rmdirSync, statSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { removeQuietly, writeWhole } from './write-whole.js';
 
@@ -58,7 +58,7 @@ export class EditedFiles {
       entries.set(file, { file, before: ours?.before ?? now, after: [...(ours?.after ?? []), next] });
     }
     writeWhole(this.journal, `${JSON.stringify({ journalVersion: 1, files: [...entries.values()] })}\n`);
-    for (const { file, after } of files) writeWhole(resolve(this.folder, file), after);
+    for (const { file, after } of files) this.replace(file, after);
   }
 
   /** Brings every file back that nobody changed since. */
@@ -75,11 +75,17 @@ export class EditedFiles {
         left.push(entry);
         return { file, state: 'changed' };
       }
-      writeWhole(path, readFileSync(join(this.state, before)));
+      this.replace(file, readFileSync(join(this.state, before)));
       return { file, state: 'restored' };
     });
     this.keep(left);
     return done;
+  }
+
+  /** A link goes on leading to the file, and the file keeps its permissions. */
+  private replace(file: string, bytes: Uint8Array): void {
+    const path = realpathSync(resolve(this.folder, file));
+    writeWhole(path, bytes, statSync(path).mode & 0o7777);
   }
 
   private keep(entries: readonly Entry[]): void {

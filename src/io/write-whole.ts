@@ -1,4 +1,13 @@
-import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { basename, dirname, join } from 'node:path';
 import { DenseGlyphError } from '../errors.js';
 import { isRunning, ownId } from './running.js';
@@ -23,14 +32,16 @@ const cleaned = new Set<string>();
  * Writes a file as a whole or not at all. At once, as loading the other way takes longer than most files. What earlier
  * processes left unfinished in its folder goes.
  *
+ * @param mode permissions, where it is to have those of a file before it
  * @throws DenseGlyphError `output-unwritable`
  */
-export function writeWhole(path: string, bytes: Uint8Array | string): void {
+export function writeWhole(path: string, bytes: Uint8Array | string, mode?: number): void {
   const temporary = beside(path);
   try {
     makeFolder(dirname(path));
     removeLeftovers(dirname(path));
     writeFileSync(temporary, bytes);
+    if (mode !== undefined) chmodSync(temporary, mode);
     renameSync(temporary, path);
   } catch (cause) {
     removeQuietly(temporary);

@@ -123,10 +123,19 @@ function chooseFaces(family: FamilyConfig, sources: readonly Source[], path: str
   return faces;
 }
 
+/** Hosts give old browsers the whole of a face that newer ones get in parts. */
+function withoutCoveredParts(sources: readonly Source[]): readonly Source[] {
+  const faceOf = ({ face: { family, style, weight, stretch } }: Source) =>
+    JSON.stringify([family, style, weight, stretch]);
+  const whole = new Set(sources.filter(({ ranges }) => ranges === undefined).map(faceOf));
+  return sources.filter((source) => source.ranges === undefined || !whole.has(faceOf(source)));
+}
+
 /** Of a face that is there in several formats, as in kits of old, the one that has lost the least. */
 const formatOrder: readonly FontFormat[] = ['otf', 'ttf', 'woff2', 'woff', 'eot'];
 
-function withoutCopies(sources: readonly Source[]): { kept: Source[]; findings: Map<Source, Finding[]> } {
+function withoutCopies(all: readonly Source[]): { kept: Source[]; findings: Map<Source, Finding[]> } {
+  const sources = withoutCoveredParts(all);
   const best = new Map<string, Source>();
   const copies = new Map<string, Source[]>();
   for (const source of sources) {
@@ -139,10 +148,10 @@ function withoutCopies(sources: readonly Source[]): { kept: Source[]; findings: 
   }
   const findings = new Map<Source, Finding[]>();
   const kept = [...best].flatMap(([key, source]) => {
-    const all = copies.get(key)!;
+    const alike = copies.get(key)!;
     // Two files of one format are a conflict, which is for the user to solve.
-    if (new Set(all.map(({ format }) => format)).size < all.length) return all;
-    const others = all.filter((other) => other !== source).map(({ path }) => path);
+    if (new Set(alike.map(({ format }) => format)).size < alike.length) return alike;
+    const others = alike.filter((other) => other !== source).map(({ path }) => path);
     if (others.length > 0) {
       const message = `${others.join(', ')} holds the same face and is not used`;
       findings.set(source, [finding('copy-unused', message, { file: source.path })]);

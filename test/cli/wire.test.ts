@@ -97,6 +97,31 @@ describe('wire', () => {
     }, more),
   );
 
+  test.each<[string, RegExp, RegExp]>([
+    [
+      'html',
+      /^<link rel="preload" href="\/type\/faces\/.*\n.*\n<link rel="stylesheet" href="\/type\/kit.css">/,
+      /the root layout/,
+    ],
+    ['css', /src: url\("\/type\/faces\//, /before other rules/],
+    [
+      'link-header',
+      /^Link: <\/type\/faces\/\S+>; rel=preload; as=font; type="font\/woff2"; crossorigin, </,
+      /response headers/,
+    ],
+    ['early-hints', /^HTTP\/1.1 103 Early Hints\nLink: <\//, /8297/],
+    ['module', /head\("\/type\/"\)/, /renders pages/],
+  ])('--print %s says what to paste, and where', (form, text, where) =>
+    inSite(async (folder, dense) => {
+      writeFileSync(join(folder, 'package.json'), '{"dependencies": {"next": "1"}}');
+      await dense('build', '--quiet');
+      const { out } = await dense('wire', '--print', form);
+      const [printed, next] = out.split('\nNext  ');
+      expect([printed, next]).toEqual([expect.stringMatching(text), expect.stringMatching(where)]);
+      expect(textsIn(folder)['index.html']).not.toContain('kit.css');
+    }),
+  );
+
   test('a kit that is not there is told; with output.url every page has the same address', () =>
     inSite(
       async (folder, dense) => {

@@ -1,5 +1,17 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  existsSync,
+  lstatSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { EditedFiles } from '#src/io/edited-files.js';
@@ -65,4 +77,19 @@ test('a file that somebody changed since is left alone and told, and comes back 
   put('b.html', 'b.html once');
   expect(edits().undo()).toEqual([{ file: 'b.html', state: 'restored' }]);
   expect(existsSync(join(folder, '.state'))).toBe(false);
+});
+
+test('permissions stay, and a link goes on leading to its file', () => {
+  for (const name of names) put(name, name);
+  chmodSync(join(folder, 'a.html'), 0o640);
+  renameSync(join(folder, 'b.html'), join(folder, 'real.html'));
+  symlinkSync('real.html', join(folder, 'b.html'));
+  edits().write(edit('once'));
+  expect(readFileSync(join(folder, 'real.html'), 'utf8')).toBe('b.html once');
+  edits().undo();
+  expect([
+    statSync(join(folder, 'a.html')).mode & 0o777,
+    lstatSync(join(folder, 'b.html')).isSymbolicLink(),
+  ]).toEqual([0o640, true]);
+  expect(all()).toEqual(names);
 });

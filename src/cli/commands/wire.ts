@@ -1,5 +1,6 @@
-import type { Command } from 'commander';
+import { Option, type Command } from 'commander';
 import { wire } from '../../app/wire.js';
+import { pastedForms, type PastedForm } from '../../kit/files/pasted.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import { wireLines } from '../views/wire.js';
@@ -12,6 +13,7 @@ interface WireOptions extends CommonOptions {
   config?: string;
   dryRun?: true;
   undo?: true;
+  print?: PastedForm;
 }
 
 export function configure(command: Command, terminal: Terminal): void {
@@ -19,14 +21,22 @@ export function configure(command: Command, terminal: Terminal): void {
     .option('-c, --config <file>', 'the config, if it is not found from here upwards')
     .option('--dry-run', 'show what would be changed, and change nothing')
     .option('--undo', 'bring every file back as it was')
+    .addOption(
+      new Option('--print <what>', 'what to paste where pages do not exist as files').choices([
+        ...pastedForms,
+      ]),
+    )
     .addHelpText(
       'after',
       '\nExamples:\n  dense-glyph wire --dry-run\n  dense-glyph wire\n  dense-glyph wire --undo\n',
     )
     .action(async (options: WireOptions) => {
       const reporter = new Reporter(terminal, options);
-      const { config, dryRun, undo } = options;
-      const result = await wire({ folder: terminal.folder, config, dryRun, undo }, reporter.onProgress);
+      const { config, dryRun, undo, print } = options;
+      const result = await wire(
+        { folder: terminal.folder, config, dryRun, undo, print },
+        reporter.onProgress,
+      );
       reporter.result(result);
       reporter.say(...wireLines(result, dryRun === true));
       if (result.undone?.some(({ state }) => state === 'changed')) terminal.fallShort();

@@ -3,8 +3,12 @@ import type { WireResult } from '../../app/wire.js';
 import { count } from './words.js';
 
 /** What was changed, or would be, and what is left to do. */
-export function wireLines({ site, files, unchanged, byHand, undone }: WireResult, isDry: boolean): string[] {
+export function wireLines(
+  { site, files, unchanged, byHand, undone, printed }: WireResult,
+  isDry: boolean,
+): string[] {
   if (undone) return undoneLines(undone);
+  if (printed) return [...printed.text.trimEnd().split('\n'), '', `Next  put this into ${printed.where}.`];
   const diffs = isDry ? files.flatMap(({ diff }) => [...diffLines(diff), '']) : [];
   const done = isDry ? 'would change' : 'changed';
   const same = unchanged > 0 ? `, ${unchanged} as they should be` : '';

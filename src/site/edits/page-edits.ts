@@ -39,7 +39,9 @@ function wired(html: string, wiring: PageWiring): string {
   const edits: Edit[] = [];
   const known = blockIn(html);
   let place: number | undefined;
-  for (const element of elementsOf(parse(html, { sourceCodeLocationInfo: true }))) {
+  // As browsers read it that run no scripts: what stands in noscript is read too.
+  const root = parse(html, { sourceCodeLocationInfo: true, scriptingEnabled: false });
+  for (const element of elementsOf(root)) {
     const at = element.sourceCodeLocation;
     if (!at || (known && at.startOffset >= known.start && at.endOffset <= known.end)) continue;
     if (element.tagName === 'style' && at.startTag) {

@@ -38,6 +38,11 @@ describe('a kit in a page', () => {
       `<head>\n${block.replace(/^(?=.)/gm, '  ')}  <link rel=dns-prefetch href=//other.example>\n</head>`,
     ],
     [
+      'takes out what stands there for browsers without scripts',
+      `<head>\n${hosted}\n<noscript>${hosted}</noscript>\n</head>`,
+      `<head>\n${block}<noscript></noscript>\n</head>`,
+    ],
+    [
       'takes imports and rules out of style elements',
       `<style>\n@import url(${host}/a.css);\n@font-face { font-family: "Quay"; src: url(a.woff2) }\n@font-face { font-family: Other; src: url(b) }\n@media print { @font-face { font-family: Quay; src: url(c) } }\nb { c: d }</style>`,
       `${block}<style>\n@font-face { font-family: Other; src: url(b) }\n@media print {  }\nb { c: d }</style>`,

@@ -1,0 +1,108 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { load } from 'js-yaml';
+import { startFontHost, type FontHost } from '#src/rehearsal/font-host.js';
+import { cli, inFolder } from '../../test-support/cli.js';
+import { readSample, sampleFonts } from '../../test-support/paths.js';
+
+let host: FontHost;
+beforeAll(async () => {
+  const names = ['FerrywakeSans-Regular.ttf', 'FerrywakeSans-Bold.ttf'];
+  host = await startFontHost(names.map((path) => ({ path, bytes: readSample(path) })));
+});
+afterAll(() => host.close());
+
+const page = (css: string, body: string, lang = 'en') =>
+  `<!doctype html><html lang=${lang}><meta charset=utf-8><style>${css}</style>${body}`;
+
+/** A project with pages, where each command says what it gave. */
+const inProject = (
+  pages: Record<string, string>,
+  use: (run: (...args: string[]) => ReturnType<typeof cli>, folder: string) => Promise<void>,
+) =>
+  inFolder(async (folder) => {
+    mkdirSync(join(folder, 'public'));
+    for (const [name, text] of Object.entries(pages)) writeFileSync(join(folder, 'public', name), text);
+    await use((...args) => cli(args, folder), folder);
+  });
+
+const configIn = (folder: string) => {
+  const text = readFileSync(join(folder, 'dense-glyph.config.yaml'), 'utf8');
+  return { text, config: load(text) as { families: { family: string; files: string[]; role: string }[] } };
+};
+
+describe('init', () => {
+  test('finds fonts and site, names families as stylesheets do, and leaves out what nobody draws', () =>
+    inProject(
+      {
+        'index.html': page(
+          '@font-face { font-family: Quay; src: url(q.ttf) } p { font: 400 16px Quay, Verdana } h1 { font-family: "Lampbuoy Slab", Georgia }',
+          '<h1>Pier</h1><p>Boat',
+        ),
+        'el.html': page('p { font-family: Quay }', '<p>Boat', 'el'),
+      },
+      async (run, folder) => {
+        cpSync(sampleFonts, join(folder, 'typefaces'), { recursive: true });
+        cpSync(join(sampleFonts, 'FerrywakeSans-Italic.ttf'), join(folder, 'public/q.ttf'));
+        const { code, out } = await run('init');
+        const { text, config } = configIn(folder);
+        expect([code, out.includes(text.trimEnd())]).toEqual([0, true]);
+        expect(config).toEqual({
+          site: { root: 'public' },
+          output: { folder: 'public/type' },
+          families: [
+            { family: 'Quay', files: ['public/q.ttf'], role: 'body', fallback: ['Verdana'] },
+            {
+              family: 'Lampbuoy Slab',
+              files: ['typefaces/LampbuoySlab-Bold.otf'],
+              role: 'heading',
+              fallback: ['Georgia'],
+            },
+          ],
+        });
+        expect(text).toMatch(/Quay +# drawn: 400 on 2 pages/);
+        expect(text).toMatch(/# characters: \{ languages: \[el, en\] \}/);
+        expect(text).toMatch(/# Ferrywake Sans is left out: no page draws it/);
+        const again = await run('init');
+        expect([again.code, again.err]).toEqual([2, expect.stringContaining('there is a config already')]);
+        expect(configIn(folder).text).toBe(text);
+        expect((await run('build', '--quiet')).code).toBe(0);
+      },
+    ));
+
+  test('a folder without fonts is told', () =>
+    inProject({ 'index.html': '<p>Pier' }, async (run) => {
+      const { code, err } = await run('init');
+      expect([code, err]).toEqual([
+        2,
+        'there is no font file here; name the fonts: dense-glyph init <fonts…>\n',
+      ]);
+    }));
+
+  test.each([
+    ['today, from partial files', '["defaults"]', 3],
+    ['of old too, from the whole files that they get', '["defaults", "ie 11", "android 4.4"]', 1],
+  ])('a kit for browsers %s', (_, browserslist, files) =>
+    inProject(
+      {
+        'index.html': page(
+          `@import url("${host.styles}/css/ferrywake-sans.css?cut"); p { font-family: "Ferrywake Sans", Arial }`,
+          '<p>Boat źle Μώλος',
+        ),
+      },
+      async (run, folder) => {
+        writeFileSync(join(folder, 'package.json'), `{ "browserslist": ${browserslist} }`);
+        const hosts = [host.styles, host.files].map((origin) => new URL(origin).host);
+        const adopted = await run('adopt', 'public', '--out', 'fonts', '--allow-host', ...hosts);
+        expect(adopted.code).toBe(0);
+        await run('init');
+        const { code, out, err } = await run('build', '--json');
+        expect([code, err]).toEqual([0, '']);
+        const { manifest } = JSON.parse(out) as { manifest: { families: { faces: object[] }[] } };
+        const drawn = manifest.families[0].faces.filter((face) => 'demand' in face);
+        expect(drawn).toHaveLength(files);
+      },
+    ),
+  );
+});

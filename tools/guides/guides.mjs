@@ -1,0 +1,183 @@
+// What each guide says, as a program: a project, the commands, and where the result is served.
+import { spawn, spawnSync } from 'node:child_process';
+import { createServer } from 'node:http';
+import { existsSync, readFileSync, statSync } from 'node:fs';
+import { extname, join } from 'node:path';
+
+const types = { '.html': 'text/html', '.css': 'text/css', '.js': 'text/javascript', '.woff2': 'font/woff2' };
+
+const listen = (handler) =>
+  new Promise((done) => {
+    const server = createServer(handler);
+    server.listen(0, '127.0.0.1', () => {
+      const end = () => (server.closeAllConnections(), new Promise((closed) => server.close(closed)));
+      done({ url: `http://127.0.0.1:${server.address().port}/`, end });
+    });
+  });
+
+/** Files of a folder, as the simplest host serves them. */
+const serve = (folder) =>
+  listen((request, response) => {
+    const path = decodeURIComponent(request.url.replace(/[?#].*/, ''));
+    const file = join(folder, path.endsWith('/') ? `${path}index.html` : path);
+    if (!existsSync(file) || !statSync(file).isFile()) return response.writeHead(404).end();
+    response.writeHead(200, { 'content-type': types[extname(file)] ?? 'application/octet-stream' });
+    response.end(readFileSync(file));
+  });
+
+const page = (head = '', body = '') =>
+  `<!doctype html>\n<html lang="en">\n<head>\n<meta charset="utf-8">\n<title>Pier</title>\n${head}</head>\n<body>\n<h1>Four boats</h1>\n<p>The first boat leaves at six.</p>\n${body}</body>\n</html>\n`;
+
+const css =
+  'body { font-family: "Ferrywake Sans", Arial }\nh1 { font-family: "Lampbuoy Slab", serif; font-weight: 700 }\n';
+
+const config = (site, folder, url) => `site: { root: ${site} }
+output: { folder: ${folder}${url ? `, url: ${url}` : ''} }
+families:
+  - { family: Ferrywake Sans, files: ["fonts/FerrywakeSans-Variable*.ttf"], role: body, fallback: [Arial, sans-serif] }
+  - { family: Lampbuoy Slab, files: [fonts/LampbuoySlab-Bold.otf], role: heading, fallback: [Georgia, serif] }
+`;
+
+/** A program that serves, until it is ended. */
+async function started(file, args, cwd, url) {
+  const child = spawn(file, args, { cwd, stdio: 'ignore' });
+  for (let i = 0; i < 60; i++) {
+    await new Promise((done) => setTimeout(done, 100));
+    if (await fetch(url).then(() => true, () => false)) break; // prettier-ignore
+  }
+  return { url, end: () => new Promise((done) => (child.once('exit', done), child.kill())) };
+}
+
+const freePort = async () => {
+  const { url, end } = await listen(() => undefined);
+  await end();
+  return Number(new URL(url).port);
+};
+
+const versionOf = (folder, name) =>
+  JSON.parse(readFileSync(join(folder, 'node_modules', name, 'package.json'), 'utf8')).version;
+
+export const guides = {
+  'plain-site': async ({ folder, put, run }) => {
+    put('site/index.html', page('<link rel="stylesheet" href="site.css">\n'));
+    put('site/site.css', css);
+    run('dense-glyph', 'init', 'fonts', '--site', 'site');
+    run('dense-glyph', 'build');
+    run('dense-glyph', 'wire');
+    return { ...(await serve(join(folder, 'site'))), version: 'files' };
+  },
+
+  'bundler-public': async ({ folder, put, run }) => {
+    put('package.json', '{ "type": "module" }');
+    put('index.html', page('', '<script type="module" src="/src/main.js"></script>\n'));
+    put('src/main.js', "import './site.css';\n");
+    put('src/site.css', css);
+    run('npm', 'install', '--silent', 'vite@5');
+    put('dense-glyph.config.yaml', config('dist', 'public/type', '/type/'));
+    // The first build gives the pages that the faces are cut to.
+    run('npx', 'vite', 'build');
+    run('dense-glyph', 'build');
+    const head = run('dense-glyph', 'wire', '--print', 'html').split('\n\nNext')[0];
+    put('index.html', page(`${head}\n`, '<script type="module" src="/src/main.js"></script>\n'));
+    run('npx', 'vite', 'build');
+    return { ...(await serve(join(folder, 'dist'))), version: `vite ${versionOf(folder, 'vite')}` };
+  },
+
+  'bundler-hashed': async ({ folder, put, run }) => {
+    put('package.json', '{ "type": "module" }');
+    put('index.html', page('', '<script type="module" src="/src/main.js"></script>\n'));
+    put('src/main.js', "import './site.css';\n");
+    put('src/site.css', css);
+    run('npm', 'install', '--silent', 'vite@5');
+    put('dense-glyph.config.yaml', config('dist', 'src/type'));
+    run('npx', 'vite', 'build');
+    run('dense-glyph', 'build');
+    put('src/main.js', "import './type/kit.css';\nimport './site.css';\n");
+    run('npx', 'vite', 'build');
+    return { ...(await serve(join(folder, 'dist'))), version: `vite ${versionOf(folder, 'vite')}` };
+  },
+
+  'server-rendered': async ({ folder, put, run }) => {
+    put('site/index.html', page('<link rel="stylesheet" href="/site.css">\n'));
+    put('site/site.css', css);
+    put('dense-glyph.config.yaml', config('site', 'site/type', '/type/'));
+    run('dense-glyph', 'build');
+    const { head } = await import(join(folder, 'site/type/kit.mjs'));
+    const files = await serve(join(folder, 'site'));
+    const server = await listen(async (request, response) => {
+      if (request.url === '/') {
+        response.writeHead(200, { 'content-type': 'text/html' });
+        response.end(page(`${head('/type/')}<link rel="stylesheet" href="/site.css">\n`));
+        return;
+      }
+      const answer = await fetch(new URL(request.url, files.url));
+      response.writeHead(answer.status, { 'content-type': answer.headers.get('content-type') ?? '' });
+      response.end(Buffer.from(await answer.arrayBuffer()));
+    });
+    const end = async () => (await server.end(), files.end());
+    return { url: server.url, end, version: `node ${process.versions.node}` };
+  },
+
+  nginx: async ({ folder, put, run }) => {
+    const port = await freePort();
+    put('site/index.html', page('<link rel="stylesheet" href="site.css">\n'));
+    put('site/site.css', css);
+    put('dense-glyph.config.yaml', config('site', 'site/type', '/type/'));
+    run('dense-glyph', 'build');
+    run('dense-glyph', 'wire');
+    const rules = guideBlock('static-hosts.md', 'nginx');
+    put(
+      'nginx.conf',
+      `daemon off; pid ${folder}/pid; error_log ${folder}/error.log; events {}
+http { access_log off; include /etc/nginx/mime.types; ${['client_body', 'proxy', 'fastcgi', 'uwsgi', 'scgi'].map((one) => `${one}_temp_path ${folder}/${one};`).join(' ')}
+server { listen 127.0.0.1:${port}; root ${folder}/site;\n${rules}\n} }`,
+    );
+    run('chmod', '-R', 'a+rX', folder);
+    const version =
+      /nginx\/\S+/.exec(spawnSync('nginx', ['-v'], { encoding: 'utf8' }).stderr)?.[0] ?? 'nginx';
+    return {
+      ...(await started(
+        'nginx',
+        ['-c', `${folder}/nginx.conf`, '-p', folder],
+        folder,
+        `http://127.0.0.1:${port}/`,
+      )),
+      version,
+    };
+  },
+
+  apache: async ({ folder, put, run }) => {
+    const port = await freePort();
+    put('site/index.html', page('<link rel="stylesheet" href="site.css">\n'));
+    put('site/site.css', css);
+    put('dense-glyph.config.yaml', config('site', 'site/type', '/type/'));
+    run('dense-glyph', 'build');
+    run('dense-glyph', 'wire');
+    put('site/.htaccess', guideBlock('static-hosts.md', 'apache'));
+    const modules = ['mpm_event', 'authz_core', 'mime', 'dir', 'headers'];
+    put(
+      'apache.conf',
+      `ServerRoot ${folder}\nServerName localhost\nListen 127.0.0.1:${port}\nPidFile ${folder}/pid\nErrorLog ${folder}/error.log
+${modules.map((one) => `LoadModule ${one}_module /usr/lib/apache2/modules/mod_${one}.so`).join('\n')}
+TypesConfig /etc/mime.types\nDirectoryIndex index.html\nUser www-data\nGroup www-data\nDocumentRoot ${folder}/site\n<Directory ${folder}/site>\nAllowOverride All\nRequire all granted\n</Directory>\n`,
+    );
+    run('chmod', '-R', 'a+rX', folder);
+    return {
+      ...(await started(
+        'apache2',
+        ['-f', `${folder}/apache.conf`, '-DFOREGROUND'],
+        folder,
+        `http://127.0.0.1:${port}/`,
+      )),
+      version: /Apache\/\S+/.exec(spawnSync('apache2', ['-v'], { encoding: 'utf8' }).stdout)?.[0] ?? 'Apache',
+    };
+  },
+};
+
+/** A block of a guide, as a reader would copy it. @param language that it is marked with */
+function guideBlock(file, language) {
+  const text = readFileSync(new URL(`../../docs/guides/${file}`, import.meta.url), 'utf8');
+  const block = new RegExp(`\`\`\`${language}\\n([\\s\\S]*?)\`\`\``).exec(text)?.[1];
+  if (!block) throw new Error(`docs/guides/${file} has no block of ${language}`);
+  return block;
+}
