@@ -182,8 +182,11 @@ function configText(
     ...undrawn.map((family) => `# ${family} is left out: no page draws it.`),
     ...notes.map((note) => `# ${note}.`),
   ];
-  return `${lines.join('\n')}\n`;
+  return `${lines.map(inOneLine).join('\n')}\n`;
 }
+
+/** A name may hold what ends a comment. */
+const inOneLine = (text: string): string => text.replace(/[\p{Cc}\u2028\u2029]+/gu, ' ');
 
 function familyLines(
   { family, files, role, fallback }: DraftedFamily,

@@ -5,6 +5,7 @@ import type { KitConfig } from '../config/schema.js';
 import { DenseGlyphError } from '../errors.js';
 import { EditedFiles, type EditedFile, type UndoneFile } from '../io/edited-files.js';
 import { filesOf } from '../io/earlier-files.js';
+import { projectTemplates } from '../io/project-fonts.js';
 import { readBytes } from '../io/read.js';
 import { readSite, type SiteFolder } from '../io/site-folder.js';
 import { headMarkup } from '../kit/files/head.js';
@@ -82,6 +83,7 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
   const found = await scannedSite(site, false, progress);
   const wiring = new SiteWiring({ config, base, root, kit, manifest, site, found });
   const changes = [...wiring.pages(), ...wiring.stylesheets()];
+  wiring.noteTemplates(await projectTemplates(base));
   const changed = changes.filter(({ before, after }) => Buffer.compare(before, after) !== 0);
   if (!request.dryRun) edited.write(changed);
   return {
@@ -196,6 +198,20 @@ class SiteWiring {
       const after = css.slice(0, mark) + applied(css.slice(mark), edits);
       return [{ file: this.fromBase(path), before, after: asBytes(after) }];
     });
+  }
+
+  /** What pages are made from isn't changed: nobody knows what stands in it when it is a page. */
+  noteTemplates(paths: readonly string[]): void {
+    for (const path of paths) {
+      const lines = textOf(readBytes(path, path)).split('\n');
+      for (const [i, line] of lines.entries()) {
+        for (const [address] of line.matchAll(/(?:https?:)?\/\/[^\s"'`<>)]+/g)) {
+          if (!this.hosts.has(hostOf(address) ?? '')) continue;
+          const what = `a template asks ${address}; put in its place what wire --print html gives`;
+          this.byHand.push({ file: this.fromBase(path), line: i + 1, what });
+        }
+      }
+    }
   }
 
   private readonly rules: ReplacedRules = {

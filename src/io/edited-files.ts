@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, realpathSync, rmdirSync, statSync } from 'node:fs';
-import { join, resolve } from 'node:path';
+import { isAbsolute, join, normalize, resolve } from 'node:path';
 import { removeQuietly, writeWhole } from './write-whole.js';
 
 /** A file of the user's that is to be another. */
@@ -27,6 +27,10 @@ interface Entry {
 }
 
 const digestOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
+
+/** Whether a path stays in the folder that it starts from. */
+const isWithin = (file: string): boolean =>
+  !isAbsolute(file) && !normalize(file).split(/[\\/]/).includes('..');
 
 /**
  * Edits of files that can be taken back, also after a process that was ended halfway: what each file was, and what it becomes, is
@@ -100,6 +104,8 @@ export class EditedFiles {
 
   private entries(): Entry[] {
     if (!existsSync(this.journal)) return [];
-    return (JSON.parse(readFileSync(this.journal, 'utf8')) as { files: Entry[] }).files;
+    const { files } = JSON.parse(readFileSync(this.journal, 'utf8')) as { files: Entry[] };
+    // A folder that comes from somebody else may bring a journal along.
+    return files.filter(({ file, before }) => isWithin(file) && /^[0-9a-f]{64}$/.test(before));
   }
 }

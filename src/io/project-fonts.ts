@@ -23,3 +23,10 @@ export async function projectSite(folder: string): Promise<string | undefined> {
   }
   return undefined;
 }
+
+const templates = 'hbs,handlebars,mustache,njk,liquid,twig,erb,php,ejs,pug,vue,svelte,astro,jsx,tsx,md,mdx';
+
+/** Files below a folder that pages are made from, absolute and sorted. */
+export async function projectTemplates(folder: string): Promise<string[]> {
+  return (await glob(`**/*.{${templates}}`, { cwd: folder, absolute: true, ignore: unwanted })).sort();
+}

@@ -97,6 +97,26 @@ describe('wire', () => {
     }, more),
   );
 
+  test('templates that ask a host whose faces came home are listed with their lines', () =>
+    inSite(async (folder, dense) => {
+      writeFileSync(
+        join(folder, 'fonts/ledger.json'),
+        '{ "ledgerVersion": 1, "stylesheets": [{ "url": "https://faces.example/a.css", "families": ["Ferrywake Sans"] }], "adopted": [] }',
+      );
+      mkdirSync(join(folder, 'views'));
+      writeFileSync(
+        join(folder, 'views/head.njk'),
+        '<title>{{ title }}</title>\n<link rel="stylesheet" href="https://faces.example/a.css">\n<script src="https://other.example/a.js"></script>',
+      );
+      await dense('build', '--quiet');
+      const { out } = await dense('wire');
+      expect(out.match(/by hand.*/g)).toEqual([
+        expect.stringMatching(
+          /views\/head.njk:2: a template asks https:\/\/faces.example\/a.css; put in its place/,
+        ),
+      ]);
+    }));
+
   test.each<[string, RegExp, RegExp]>([
     [
       'html',

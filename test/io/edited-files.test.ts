@@ -13,7 +13,7 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import { EditedFiles } from '#src/io/edited-files.js';
 
 let folder: string;
@@ -92,4 +92,19 @@ test('permissions stay, and a link goes on leading to its file', () => {
     lstatSync(join(folder, 'b.html')).isSymbolicLink(),
   ]).toEqual([0o640, true]);
   expect(all()).toEqual(names);
+});
+
+test('a journal that leads elsewhere changes nothing there', () => {
+  for (const name of names) put(name, name);
+  edits().write(edit('once'));
+  const journal = join(folder, '.state/edits/journal.json');
+  const outside = mkdtempSync(join(tmpdir(), 'dense-glyph-outside-'));
+  writeFileSync(join(outside, 'a.html'), 'a.html once');
+  for (const path of [join(outside, 'a.html'), `../${basename(outside)}/a.html`]) {
+    writeFileSync(journal, readFileSync(journal, 'utf8').replace('"a.html"', JSON.stringify(path)));
+    edits().undo();
+    expect(readFileSync(join(outside, 'a.html'), 'utf8')).toBe('a.html once');
+    edits().write(edit('once'));
+  }
+  rmSync(outside, { recursive: true });
 });
