@@ -1,6 +1,6 @@
 import { join, relative } from 'node:path';
 import { readBytes } from '../io/read.js';
-import { copyFolder, copySample } from '../io/sample.js';
+import { copyComparison, copyFolder, copySample } from '../io/sample.js';
 import { pagesIn } from '../io/site-files.js';
 import { writeWhole } from '../io/write-whole.js';
 import type { Manifest } from '../kit/files/manifest.js';
@@ -54,6 +54,7 @@ export async function demo(request: DemoRequest, progress?: OnProgress): Promise
   const pages = await askHost(site, request.host.styles);
   const before = join(folder, 'before');
   await copyFolder(site, before);
+  await copyComparison(folder);
   const allowHosts = [request.host.styles, request.host.files].map((origin) => new URL(origin).host);
   const scanned = await scan({ site: ['site'], folder }, progress);
   const adopted = await adopt({ inputs: ['site'], out: 'fonts', folder, allowHosts }, progress);

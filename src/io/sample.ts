@@ -57,3 +57,7 @@ export async function copyFolder(from: string, to: string): Promise<void> {
     throw writingFailed(cause, to);
   }
 }
+
+/** The page that shows `before` and `site` of a folder side by side. */
+export const copyComparison = (folder: string): Promise<void> =>
+  copyFolder(join(sample, 'compare.html'), join(folder, 'compare.html'));

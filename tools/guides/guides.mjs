@@ -118,6 +118,27 @@ export const guides = {
     return { url: server.url, end, version: `node ${process.versions.node}` };
   },
 
+  'utility-classes': async ({ folder, put, run }) => {
+    put('package.json', '{ "type": "module" }');
+    put('tailwind.config.js', guideBlock('utility-classes.md', 'js'));
+    put('site/in.css', '@tailwind base;\n@tailwind utilities;\n');
+    put(
+      'site/index.html',
+      page('<link rel="stylesheet" href="out.css">\n')
+        .replace('<body>', '<body class="font-body">')
+        .replace('<h1>', '<h1 class="font-heading font-bold hover:font-body">'),
+    );
+    run('npm', 'install', '--silent', 'tailwindcss@3');
+    run('npx', 'tailwindcss', '-i', 'site/in.css', '-o', 'site/out.css');
+    put('dense-glyph.config.yaml', config('site', 'site/type'));
+    run('dense-glyph', 'build');
+    run('dense-glyph', 'wire');
+    return {
+      ...(await serve(join(folder, 'site'))),
+      version: `tailwindcss ${versionOf(folder, 'tailwindcss')}`,
+    };
+  },
+
   nginx: async ({ folder, put, run }) => {
     const port = await freePort();
     put('site/index.html', page('<link rel="stylesheet" href="site.css">\n'));

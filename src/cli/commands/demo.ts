@@ -56,6 +56,7 @@ async function serve({ folder, kit }: DemoResult, port: number, reporter: Report
   const address = await serveFolder(folder, port);
   reporter.say(
     '',
+    `Both    ${address}/compare.html`,
     `Before  ${address}/before/index.html`,
     `After   ${address}/site/index.html`,
     `Proof   ${address}/${kit.replaceAll('\\', '/')}/proof.html`,
