@@ -68,7 +68,7 @@ export class PageScanner {
     return scanned;
   }
 
-  private async scanText(page: SitePage, html: string, isSource = true): Promise<ScannedPage> {
+  private async scanText(page: SitePage, html: string, isSource = true, depth = 0): Promise<ScannedPage> {
     const lines = !isSource ? 'none' : this.withPlaces ? 'noted' : 'on demand';
     const root = readDocument(html, lines);
     const base = baseOf(root);
@@ -85,14 +85,33 @@ export class PageScanner {
     const otherHost = (address: string) => this.site.otherHost(address, page.address);
     for (const one of hostedReferences(root, page.page, otherHost))
       this.stylesheets.hosted.add(one.kind, one, [page.page]);
+    const found = pageFaces(
+      { root, file: page.page, sheets, fontFaces, withPlaces: this.withPlaces },
+      this.styles,
+    );
+    for (const inner of await this.framesIn(page, root, depth)) {
+      for (const [key, face] of inner.faces) addFace(found.faces, key, face);
+      fontFaces.push(...inner.fontFaces);
+    }
     return {
       page: page.page,
-      ...pageFaces({ root, file: page.page, sheets, fontFaces, withPlaces: this.withPlaces }, this.styles),
+      ...found,
       fontFaces,
       preloads: await this.stylesheets.checkPreloads(preloadsOf(root, page.page), page, base),
       scripts: isSource ? scriptsInstead(root) : 0,
       isEncodingNamed: true,
     };
+  }
+
+  /** Documents that stand in the page itself (HTML, section 4.8.5); addresses in them start where the page's do. */
+  private async framesIn(page: SitePage, root: SiteElement, depth: number): Promise<ScannedPage[]> {
+    const frames: ScannedPage[] = [];
+    if (depth >= deepestFrame) return frames;
+    for (const { name, attributes } of elementsWithin(root)) {
+      const html = name === 'iframe' ? attributes.get('srcdoc') : undefined;
+      if (html !== undefined) frames.push(await this.scanText(page, html, false, depth + 1));
+    }
+    return frames;
   }
 
   /** What was found beside the demand since the last call. */
@@ -102,6 +121,23 @@ export class PageScanner {
     for (const one of [problems, hosted, linkedSheets]) one.clear();
     return found;
   }
+}
+
+/** How deep documents may stand in each other. */
+const deepestFrame = 3;
+
+function addFace(faces: Map<string, PageFace>, key: string, face: PageFace): void {
+  const known = faces.get(key);
+  if (!known) {
+    faces.set(key, face);
+    return;
+  }
+  for (const character of face.drawn) known.drawn.add(character);
+  for (const character of face.possible) known.possible.add(character);
+  for (const letter of face.marked) known.marked.add(letter);
+  for (const [rule, asker] of face.rules) if (!known.rules.has(rule)) known.rules.set(rule, asker);
+  for (const name of ['features', 'variations', 'typedIn'] as const)
+    for (const one of face[name]) known[name].add(one);
 }
 
 function addAsPossible(faces: Map<string, PageFace>, key: string, face: PageFace): void {

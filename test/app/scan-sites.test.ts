@@ -84,6 +84,21 @@ describe('stylesheets as browsers find them', () => {
 
 const hasChromium = availableEngines().includes('chromium');
 
+test('documents that stand in a page are read with it, each by its own styles', () =>
+  inFolder(async (folder) => {
+    const inner = `<style>p { font-family: Inner }</style><p>z</p><iframe srcdoc="<b style='font-family: Deep'>q</b>"></iframe>`;
+    const attribute = inner.replaceAll('&', '&amp;').replaceAll('"', '&quot;');
+    writeSite(folder, {
+      'a.html': `<!doctype html><style>p { font-family: Outer }</style><p>a</p><iframe srcdoc="${attribute}"></iframe>`,
+    });
+    const faces = facesOn(await scan({ site: ['.'], folder }), 'a.html');
+    expect(faces.filter((face) => /Outer|Inner|Deep/.test(face)).sort()).toEqual([
+      'Deep 700: U+71',
+      'Inner 400: U+7A',
+      'Outer 400: U+61',
+    ]);
+  }));
+
 (hasChromium ? describe : describe.skip)('what scripts make', () => {
   test.each<[string, string, string[]]>([
     ['elements', `document.body.append(Object.assign(document.createElement('b'), { textContent: 'y' }))`, ['Times New Roman 700: U+79']],

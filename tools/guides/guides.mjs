@@ -57,6 +57,24 @@ const freePort = async () => {
 const versionOf = (folder, name) =>
   JSON.parse(readFileSync(join(folder, 'node_modules', name, 'package.json'), 'utf8')).version;
 
+/** A project with a bundler that has no kit yet. */
+function bundled(put, run) {
+  put('package.json', '{ "type": "module" }');
+  put('index.html', page('', '<script type="module" src="/src/main.js"></script>\n'));
+  put('src/main.js', "import './site.css';\n");
+  put('src/site.css', css);
+  run('npm', 'install', '--silent', 'vite@5');
+}
+
+/** A plain site with its kit. */
+function wired(put, run) {
+  put('site/index.html', page('<link rel="stylesheet" href="site.css">\n'));
+  put('site/site.css', css);
+  put('dense-glyph.config.yaml', config('site', 'site/type', '/type/'));
+  run('dense-glyph', 'build');
+  run('dense-glyph', 'wire');
+}
+
 export const guides = {
   'plain-site': async ({ folder, put, run }) => {
     put('site/index.html', page('<link rel="stylesheet" href="site.css">\n'));
@@ -68,11 +86,7 @@ export const guides = {
   },
 
   'bundler-public': async ({ folder, put, run }) => {
-    put('package.json', '{ "type": "module" }');
-    put('index.html', page('', '<script type="module" src="/src/main.js"></script>\n'));
-    put('src/main.js', "import './site.css';\n");
-    put('src/site.css', css);
-    run('npm', 'install', '--silent', 'vite@5');
+    bundled(put, run);
     put('dense-glyph.config.yaml', config('dist', 'public/type', '/type/'));
     // The first build gives the pages that the faces are cut to.
     run('npx', 'vite', 'build');
@@ -84,11 +98,7 @@ export const guides = {
   },
 
   'bundler-hashed': async ({ folder, put, run }) => {
-    put('package.json', '{ "type": "module" }');
-    put('index.html', page('', '<script type="module" src="/src/main.js"></script>\n'));
-    put('src/main.js', "import './site.css';\n");
-    put('src/site.css', css);
-    run('npm', 'install', '--silent', 'vite@5');
+    bundled(put, run);
     put('dense-glyph.config.yaml', config('dist', 'src/type'));
     run('npx', 'vite', 'build');
     run('dense-glyph', 'build');
@@ -141,11 +151,7 @@ export const guides = {
 
   nginx: async ({ folder, put, run }) => {
     const port = await freePort();
-    put('site/index.html', page('<link rel="stylesheet" href="site.css">\n'));
-    put('site/site.css', css);
-    put('dense-glyph.config.yaml', config('site', 'site/type', '/type/'));
-    run('dense-glyph', 'build');
-    run('dense-glyph', 'wire');
+    wired(put, run);
     const rules = guideBlock('static-hosts.md', 'nginx');
     put(
       'nginx.conf',
@@ -169,11 +175,7 @@ server { listen 127.0.0.1:${port}; root ${folder}/site;\n${rules}\n} }`,
 
   apache: async ({ folder, put, run }) => {
     const port = await freePort();
-    put('site/index.html', page('<link rel="stylesheet" href="site.css">\n'));
-    put('site/site.css', css);
-    put('dense-glyph.config.yaml', config('site', 'site/type', '/type/'));
-    run('dense-glyph', 'build');
-    run('dense-glyph', 'wire');
+    wired(put, run);
     put('site/.htaccess', guideBlock('static-hosts.md', 'apache'));
     const modules = ['mpm_event', 'authz_core', 'mime', 'dir', 'headers'];
     put(
