@@ -15,6 +15,8 @@ import { writeWhole } from '../io/write-whole.js';
 import { sha256 } from '../kit/digest.js';
 import { reachOf } from '../kit/reach.js';
 import { declaredFaceText } from '../site/css/font-face-text.js';
+import { readRules } from '../site/css/rules.js';
+import { decodedStylesheet } from '../site/html/encoding.js';
 import { version } from '../version.js';
 import { adoptedLedger, type AdoptedFile, type AdoptedLedger } from './adopted-ledger.js';
 import { fetchFailure } from './fetch-failure.js';
@@ -54,7 +56,6 @@ export interface AdoptResult {
 interface Brought {
   bytes: Uint8Array;
   source: Source;
-  format: string;
   file: AdoptedFile;
 }
 
@@ -207,25 +208,27 @@ class Bringer {
     const answer = await this.client
       .get(url, '*/*', there ? before?.validators : {})
       .catch((cause: unknown) => cause as Error);
-    const same = !(answer instanceof Error) && answer.status === 304 ? there : undefined;
-    const reason = same ? undefined : fetchFailure(answer);
-    if (reason !== undefined || answer instanceof Error)
-      return this.fail(face, url, reason ?? 'it gave nothing');
-    const bytes = same ?? answer.bytes;
-    let source: Source;
-    try {
-      [source] = sourcesOf({ path: url, bytes }, []);
-    } catch (cause) {
-      if (!(cause instanceof DenseGlyphError)) throw cause;
-      return this.fail(
-        face,
-        url,
-        answer.mediaType === 'text/html' ? 'it gave a page, not a font' : cause.reason,
-      );
-    }
-    const file = this.describe(source, bytes, face, url, answer.validators);
-    if (same && before) file.fetched = before.fetched;
-    return this.note({ bytes, source, format: source.format, file }, same !== undefined);
+    if (there && before && !(answer instanceof Error) && answer.status === 304)
+      return this.again(there, before, face, url);
+    const reason = fetchFailure(answer);
+    if (reason === undefined && !(answer instanceof Error)) {
+      try {
+        const [source] = sourcesOf({ path: url, bytes: answer.bytes }, []);
+        const file = this.describe(source, answer.bytes, face, url, answer.validators);
+        return this.note({ bytes: answer.bytes, source, file }, false);
+      } catch (cause) {
+        if (!(cause instanceof DenseGlyphError)) throw cause;
+        this.fail(face, url, answer.mediaType === 'text/html' ? 'it gave a page, not a font' : cause.reason);
+      }
+    } else this.fail(face, url, reason ?? 'it gave nothing');
+    // What was there before stays.
+    return there && before ? this.again(there, before, face, url) : undefined;
+  }
+
+  private again(bytes: Uint8Array, before: AdoptedFile, face: HostedFace, url: string): Brought {
+    const [source] = sourcesOf({ path: url, bytes }, []);
+    const file = this.describe(source, bytes, face, url, before.validators);
+    return this.note({ bytes, source, file: { ...file, fetched: before.fetched } }, true);
   }
 
   /** What an earlier call brought, if it is whole. */
@@ -250,7 +253,7 @@ class Bringer {
     const bytes = readBytes(path, path);
     const [source] = sourcesOf({ path, bytes }, []);
     const file = this.describe(source, bytes, face, basename(path), {});
-    return this.note({ bytes, source, format: source.format, file }, this.read(file.file) !== undefined);
+    return this.note({ bytes, source, file }, this.read(file.file) !== undefined);
   }
 
   private describe(
@@ -320,26 +323,41 @@ function writeFolder(
   if (all.length === 0) return earlier?.adopted ?? [];
   const files = new Map(all.map(({ brought }) => [brought.file.file, brought]));
   for (const [name, { bytes }] of files) writeWhole(resolve(out, name), bytes);
-  const rules = all.map(({ face, brought }) =>
-    declaredFaceText(face, [{ url: brought.file.file, format: hintOf(brought.format) }]),
+  const adopted = [...files.values()].map(({ file }) => file);
+  const asked = [...hosted.stylesheets.values()].map(({ url, families }) => ({
+    url: withoutCredentials(url),
+    families,
+  }));
+  // What other calls brought stays, and what a stylesheet had named that could not be had today.
+  const isAsked = (stylesheet: string) => asked.some(({ url }) => url === stylesheet);
+  const others = (earlier?.adopted ?? []).filter(
+    ({ stylesheet, file }) => !isAsked(stylesheet) && !files.has(file),
   );
+  const rules = [
+    ...rulesOf(out, new Set(others.map(({ file }) => file))),
+    ...all.map(({ face, brought }) =>
+      declaredFaceText(face, [{ url: brought.file.file, format: hintOf(brought.source.format) }]),
+    ),
+  ];
   const head = '/* Brought home by dense-glyph adopt; ledger.json says where from. */\n';
   writeWhole(resolve(out, 'faces.css'), [head, ...new Set(rules)].join('\n'));
-  const adopted = [...files.values()].map(({ file }) => file);
-  // What could not be had today, and was there before, stays.
-  const others = (earlier?.adopted ?? []).filter(
-    (before) => !adopted.some(({ from, file }) => from === before.from || file === before.file),
-  );
   const ledger: AdoptedLedger = {
     ledgerVersion: 1,
-    stylesheets: [...hosted.stylesheets.values()].map(({ url, families }) => ({
-      url: withoutCredentials(url),
-      families,
-    })),
+    stylesheets: [...(earlier?.stylesheets ?? []).filter(({ url }) => !isAsked(url)), ...asked],
     adopted: [...adopted, ...others],
   };
   writeWhole(resolve(out, 'ledger.json'), `${JSON.stringify(ledger, null, 2)}\n`);
   return ledger.adopted;
+}
+
+/** The rules of an earlier call for some of its files. */
+function rulesOf(out: string, files: ReadonlySet<string>): string[] {
+  const css = filesOf(out)('faces.css');
+  if (!css || files.size === 0) return [];
+  return readRules(decodedStylesheet(css), 'faces.css').fontFaces.flatMap((face) => {
+    const [{ url = '', format = '' } = {}] = face.sources;
+    return files.has(url) ? [declaredFaceText(face, [{ url, format }])] : [];
+  });
 }
 
 const hintOf = (format: string): string =>

@@ -111,6 +111,32 @@ describe('faces come home', () => {
     for (const { file } of faces) openFont(readFileSync(join(folder, 'fonts', file)));
   });
 
+  test('what another call brought stays, and so does what a stylesheet named that cannot be had today', async () => {
+    const [sans, mono] = ['ferrywake-sans', 'tidelog-mono'].map((name) => `${host.styles}/css/${name}.css`);
+    await bring([sans]);
+    await bring([mono]);
+    const css = textIn('faces.css');
+    expect(css.match(/font-family: .*/g)?.sort()).toEqual([
+      'font-family: "Ferrywake Sans";',
+      'font-family: "Ferrywake Sans";',
+      'font-family: "Tidelog Mono";',
+    ]);
+    host.faults.set('/css/ferrywake', 'missing');
+    put('site/index.html', `<link rel=stylesheet href="${sans}"><link rel=stylesheet href="${mono}"><p>Pier`);
+    const { findings } = await bring(['site']);
+    expect(findings.map(({ message }) => message)).toEqual([expect.stringMatching(/404/)]);
+    host.faults.set('/files/tidelog', 'missing');
+    await bring(['site']);
+    const sorted = (text: string) =>
+      text
+        .split('\n\n')
+        .map((rule) => rule.trim())
+        .sort();
+    expect(sorted(textIn('faces.css'))).toEqual(sorted(css));
+    const { stylesheets } = JSON.parse(textIn('ledger.json')) as { stylesheets: { url: string }[] };
+    expect(stylesheets.map(({ url }) => url).sort()).toEqual([sans, mono].sort());
+  });
+
   test('a host on this machine that nobody named is not asked, nor is one that a named one leads to', async () => {
     put('site/index.html', `<link rel=stylesheet href="${host.styles}/css/ferrywake-sans.css"><p>Pier`);
     const unnamed = await bring(['site'], { allowHosts: [] });
