@@ -71,7 +71,7 @@ try {
   await terminal('wire', `node ${program} wire --dry-run ${config} | tail -42`, 44);
   execFileSync('node', [program, 'wire', '--quiet', ...config.split(' ')], { cwd: folder });
   cpSync(join(root, 'sample/fonts'), join(folder, 'fonts'), { recursive: true });
-  await terminal('build', `node ${program} build --config ferries/dense-glyph.config.yaml`, 22);
+  await terminal('build', `node ${program} build --config ferries/dense-glyph.config.yaml`, 25);
   await terminal('convert', `node ${program} convert fonts --to woff2,woff --out web`, 24);
   await terminal('inspect', `node ${program} inspect fonts/FerrywakeSans-Variable.ttf --weigh`, 45);
   await terminal('inspect-many', `node ${program} inspect fonts`, 40);

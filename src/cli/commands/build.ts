@@ -37,10 +37,11 @@ export function configure(command: Command, terminal: Terminal): void {
       if (drafted) reporter.say(...drafted.reasons.map((reason) => `note  ${reason}`), '');
       if (drafted && options.printConfig) reporter.say(...(await configLines(drafted.config)), '');
       if (findings.length > 0) terminal.fallShort();
-      reporter.say(
-        `Next  put ${folder}/kit.head.html into <head> of your pages,`,
-        `      and open ${folder}/proof.html to see every face.`,
-      );
+      // What wire goes by is the config.
+      const first = drafted
+        ? `put ${folder}/kit.head.html into <head> of your pages,`
+        : `dense-glyph wire puts it into your pages; --dry-run shows how,`;
+      reporter.say(`Next  ${first}`, `      and open ${folder}/proof.html to see every face.`);
     });
 }
 
