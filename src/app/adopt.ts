@@ -1,10 +1,7 @@
 import { basename, relative, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { slug } from '../core/face/slug.js';
 import { formatHints } from '../core/face/index.js';
 import { sourcesOf, type Source } from '../core/source/index.js';
-import { parseUnicodeRanges } from '../core/text/parse-ranges.js';
-import { scriptsOf } from '../core/text/scripts.js';
 import { DenseGlyphError } from '../errors.js';
 import { finding, type Finding } from '../findings.js';
 import { projectBrowsers } from '../io/browsers.js';
@@ -18,11 +15,15 @@ import { declaredFaceText } from '../site/css/font-face-text.js';
 import { readRules } from '../site/css/rules.js';
 import { decodedStylesheet } from '../site/html/encoding.js';
 import { version } from '../version.js';
-import { adoptedLedger, type AdoptedFile, type AdoptedLedger } from './adopted-ledger.js';
+import { adoptedLedger, type AdoptedFile, type AdoptedLedger, type JoinedFile } from './adopted-ledger.js';
+import { adoptedName } from './adopted-names.js';
 import { fetchFailure } from './fetch-failure.js';
 import { HostedStylesheets, type HostedFace } from './hosted-stylesheets.js';
 import { findHostedFaces } from './hosted-faces.js';
+import { joinedFaces, type FaceInParts } from './joined-faces.js';
 import { Steps, type OnProgress } from './progress.js';
+
+export type { AdoptedFile };
 
 export interface AdoptRequest {
   /** Pages, stylesheets, folders or URLs of them. */
@@ -46,6 +47,9 @@ export interface AdoptResult {
   /** As the user would write it. */
   folder: string;
   faces: AdoptedFile[];
+  /** Faces of partial files that were joined to one, and those that go on in parts. */
+  joined: JoinedFile[];
+  inParts: FaceInParts[];
   /** Files that were fetched, and those that were there already. */
   fetched: number;
   kept: number;
@@ -92,11 +96,22 @@ export async function adopt(request: AdoptRequest, progress?: OnProgress): Promi
     const brought = await bringer.all(hosted.faces, progress);
     findings.push(...bringer.failures);
     bringer.checkRights();
-    const rules = writeFolder(out, hosted, brought, earlier);
+    writeFiles(out, brought);
+    const parts = brought.map(({ face, brought: { file, source } }) => ({
+      face,
+      file: file.file,
+      font: source.font,
+    }));
+    const had = new Set(brought.map(({ face }) => face));
+    const missing = hosted.faces.filter((face) => !had.has(face));
+    const { joined, inParts } = await joinedFaces(parts, missing, out, earlier, progress);
+    const ledger = writeLedger(out, hosted, brought, joined, earlier);
     return {
       adoptVersion: 1,
       folder: shown,
-      faces: rules,
+      faces: ledger?.adopted ?? [],
+      joined: ledger?.joined ?? [],
+      inParts,
       fetched: bringer.fetched,
       kept: bringer.kept,
       findings,
@@ -129,7 +144,15 @@ function fromWhatIsThere(ledger: AdoptedLedger | undefined, out: string, shown: 
     ];
   });
   const kept = ledger.adopted.length - findings.length;
-  return { adoptVersion: 1, folder: shown, faces: ledger.adopted, fetched: 0, kept, findings };
+  const joined = ledger.joined ?? [];
+  for (const { file, sha256: digest, from } of joined) {
+    const bytes = read(file);
+    if (bytes && sha256(bytes) === digest) continue;
+    const message = `${bytes ? 'it is not what was joined' : 'it is not there any more'}; it was joined of ${from.length} files`;
+    findings.push(finding('adopted-file-changed', message, { file: `${shown}/${file}` }));
+  }
+  const state = { faces: ledger.adopted, joined, inParts: [], fetched: 0, kept, findings };
+  return { adoptVersion: 1, folder: shown, ...state };
 }
 
 /** The better first: what has lost least, and is smallest. SVG fonts are no source for anything. */
@@ -266,7 +289,7 @@ class Bringer {
     const digest = sha256(bytes);
     const { copyright, licence, licenceUrl, embedding } = source.licence;
     return {
-      file: `${fileName(face)}-${digest.slice(0, 8)}.${source.format}`,
+      file: adoptedName(face, digest, source.format),
       sha256: digest,
       bytes: bytes.length,
       from,
@@ -294,16 +317,6 @@ const plainFormat = (format: string | undefined, url: string): string => {
   );
 };
 
-/** Family, weight and style, and the script that a partial file is of. Nothing of it comes from a URL. */
-function fileName({ family, weight = '400', style = 'normal', unicodeRange }: HostedFace): string {
-  const numbers = weight.replace('normal', '400').replace('bold', '700').trim().replace(/\s+/g, '-');
-  const letter = /^italic/.test(style) ? 'i' : /^oblique/.test(style) ? 'o' : 'n';
-  const start = `${slug(family)}-${slug(numbers)}${letter}`;
-  if (unicodeRange === undefined) return start;
-  const [script] = scriptsOf(parseUnicodeRanges(unicodeRange.replace(/\?/g, '0')));
-  return script ? `${start}-${script.code.toLowerCase()}` : `${start}-part`;
-}
-
 /** Credentials are nobody's business who reads a ledger. */
 function withoutCredentials(address: string): string {
   if (!URL.canParse(address)) return address;
@@ -313,16 +326,22 @@ function withoutCredentials(address: string): string {
   return url.href;
 }
 
-/** Fonts first, then what names them. @returns the files of the ledger */
-function writeFolder(
+type BroughtFaces = readonly { face: HostedFace; brought: Brought }[];
+
+function writeFiles(out: string, all: BroughtFaces): void {
+  for (const { brought } of all) writeWhole(resolve(out, brought.file.file), brought.bytes);
+}
+
+/** What names the files, which are there already. @returns what was there before where nothing came */
+function writeLedger(
   out: string,
   hosted: HostedStylesheets,
-  all: readonly { face: HostedFace; brought: Brought }[],
+  all: BroughtFaces,
+  joined: readonly JoinedFile[],
   earlier: AdoptedLedger | undefined,
-): AdoptedFile[] {
-  if (all.length === 0) return earlier?.adopted ?? [];
+): AdoptedLedger | undefined {
+  if (all.length === 0) return earlier;
   const files = new Map(all.map(({ brought }) => [brought.file.file, brought]));
-  for (const [name, { bytes }] of files) writeWhole(resolve(out, name), bytes);
   const adopted = [...files.values()].map(({ file }) => file);
   const asked = [...hosted.stylesheets.values()].map(({ url, families }) => ({
     url: withoutCredentials(url),
@@ -346,8 +365,13 @@ function writeFolder(
     stylesheets: [...(earlier?.stylesheets ?? []).filter(({ url }) => !isAsked(url)), ...asked],
     adopted: [...adopted, ...others],
   };
+  const isThere = new Set(ledger.adopted.map(({ file }) => file));
+  const kept = (earlier?.joined ?? []).filter(
+    ({ file, from }) => !joined.some((one) => one.file === file) && from.every((part) => isThere.has(part)),
+  );
+  if (joined.length + kept.length > 0) ledger.joined = [...joined, ...kept];
   writeWhole(resolve(out, 'ledger.json'), `${JSON.stringify(ledger, null, 2)}\n`);
-  return ledger.adopted;
+  return ledger;
 }
 
 /** The rules of an earlier call for some of its files. */

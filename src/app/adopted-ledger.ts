@@ -28,12 +28,29 @@ export interface AdoptedFile {
   rights: string | null;
 }
 
+/** A face whose partial files became one again. */
+export interface JoinedFile {
+  /** In the folder. */
+  file: string;
+  sha256: string;
+  bytes: number;
+  family: string;
+  /** As the rules of its parts have them. */
+  weight?: string;
+  style?: string;
+  stretch?: string;
+  /** The partial files, in the order of their rules. */
+  from: string[];
+}
+
 /** ledger.json of adopted faces. */
 export interface AdoptedLedger {
   ledgerVersion: 1;
   /** Stylesheets that were asked for, with the families that they declare. */
   stylesheets: { url: string; families: string[] }[];
   adopted: AdoptedFile[];
+  /** Files that were made of others of the folder. */
+  joined?: JoinedFile[];
 }
 
 const decoder = new TextDecoder();

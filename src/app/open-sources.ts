@@ -2,41 +2,57 @@ import { dirname, join, resolve } from 'node:path';
 import { sourcesOf, type Source } from '../core/source/index.js';
 import { fontPaths, licenceTextsFor, readFontFiles } from '../io/font-files.js';
 import { faceRuleOf } from '../site/usage/declared-faces.js';
-import { adoptedLedger, type AdoptedFile } from './adopted-ledger.js';
+import { adoptedLedger, type AdoptedFile, type AdoptedLedger } from './adopted-ledger.js';
 
 /**
  * Font files, opened, with the licence texts beside them. Of adopted ones the ledger knows weight, style and stretch, as pages
- * have asked for them, and which characters partial files are for.
+ * have asked for them, and which characters partial files are for; those that were joined to one go where that one is there.
  *
  * @param files font files, archives, folders or globs
  * @throws DenseGlyphError with the file named
  */
 export async function openSources(files: readonly string[], base: string): Promise<Source[]> {
   const sources: Source[] = [];
-  const ledgers = new Map<string, ReadonlyMap<string, AdoptedFile>>();
-  for (const path of await fontPaths(files, base)) {
+  const paths = await fontPaths(files, base);
+  const folders = new Map(paths.map((path) => [dirname(path), adoptedIn(dirname(path))]));
+  const named = new Set(paths);
+  const needless = new Set(
+    [...folders].flatMap(([folder, ledger]) =>
+      (ledger?.joined ?? [])
+        .filter(({ file }) => named.has(join(folder, file)))
+        .flatMap(({ from }) => from.map((part) => join(folder, part))),
+    ),
+  );
+  for (const path of paths) {
+    if (needless.has(path)) continue;
     const folder = dirname(path);
-    let adopted = ledgers.get(folder);
-    if (!adopted) ledgers.set(folder, (adopted = adoptedIn(folder)));
+    const entryAt = (source: Source) => entryOf(folders.get(folder), folder, resolve(base, source.path));
     for (const file of await readFontFiles(path, base)) {
       const opened = sourcesOf(file, await licenceTextsFor(file, base));
-      sources.push(...opened.map((source) => asAdopted(source, adopted.get(resolve(base, source.path)))));
+      sources.push(...opened.map((source) => asAdopted(source, entryAt(source))));
     }
   }
   return sources;
 }
 
-/** By their paths. */
-function adoptedIn(folder: string): ReadonlyMap<string, AdoptedFile> {
+function adoptedIn(folder: string): AdoptedLedger | undefined {
   try {
-    return new Map(adoptedLedger(folder)?.adopted.map((one) => [join(folder, one.file), one]));
+    return adoptedLedger(folder);
   } catch {
     // A file of another program that has the same name.
-    return new Map();
+    return undefined;
   }
 }
 
-function asAdopted(source: Source, adopted: AdoptedFile | undefined): Source {
+function entryOf(ledger: AdoptedLedger | undefined, folder: string, path: string): AdoptedFace | undefined {
+  const entries: readonly AdoptedFace[] = [...(ledger?.adopted ?? []), ...(ledger?.joined ?? [])];
+  return entries.find(({ file }) => join(folder, file) === path);
+}
+
+/** What the ledger knows of both kinds of files. */
+type AdoptedFace = Pick<AdoptedFile, 'file' | 'family' | 'weight' | 'style' | 'stretch' | 'unicodeRange'>;
+
+function asAdopted(source: Source, adopted: AdoptedFace | undefined): Source {
   if (!adopted) return source;
   const { family, weight, style, stretch, unicodeRange } = adopted;
   const nowhere = { file: '', line: 0, column: 0, display: undefined, sources: [], conditions: [] };

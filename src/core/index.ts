@@ -25,6 +25,7 @@ export {
   type TrueTypeConversion,
 } from './outlines/index.js';
 export { subsetFont, type Subset, type SubsetOptions } from './subset/index.js';
+export { joinFonts, type Joined } from './join/index.js';
 export { smallestSubset } from './subset/smallest.js';
 export { glyphOrders, type GlyphOrder } from './subset/glyph-order.js';
 export type { FeatureChoice } from './subset/features.js';

@@ -2,6 +2,8 @@ import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } fr
 import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { openSources } from '#src/app/open-sources.js';
+import { mappedCharacters } from '#src/core/text/mapped-characters.js';
 import { startFontHost, type Fault, type FontHost } from '#src/rehearsal/font-host.js';
 import { openFont } from '#src/core/containers/index.js';
 import { denseGlyph } from '../../test-support/library.js';
@@ -147,6 +149,52 @@ describe('faces come home', () => {
       Array.from({ length: 2 }, () => expect.stringMatching(/nobody named/)),
     );
     expect(host.requests.every(({ path }) => path.startsWith('/css/'))).toBe(true);
+  });
+
+  test('partial files become one source again, beside them; those that cannot stay, with the reason', async () => {
+    const names = ['FerrywakeSans-Variable.ttf', 'LampbuoySlab-Bold.otf'];
+    const cutHost = await startFontHost(names.map((path) => ({ path, bytes: readSample(path) })));
+    try {
+      const allowHosts = [cutHost.styles, cutHost.files].map((origin) => new URL(origin).host);
+      const urls = ['ferrywake-sans', 'lampbuoy-slab'].map((name) => `${cutHost.styles}/css/${name}.css?cut`);
+      const first = await bring(urls, { allowHosts });
+      expect(first.joined).toMatchObject([
+        {
+          family: 'Ferrywake Sans',
+          weight: '300 800',
+          file: expect.stringMatching(/^ferrywake-sans-300-800n-\w{8}\.woff2$/),
+        },
+      ]);
+      expect(first.inParts).toMatchObject([
+        { family: 'Lampbuoy Slab', files: 3, why: expect.stringMatching(/CFF/) },
+      ]);
+      const [{ file, from }] = first.joined;
+      const { font } = openFont(readFileSync(join(folder, 'fonts', file)));
+      const sizes = from.map(
+        (part) => mappedCharacters(openFont(readFileSync(join(folder, 'fonts', part))).font).size,
+      );
+      expect(mappedCharacters(font).size).toBeGreaterThan(Math.max(...sizes));
+      expect(textIn('faces.css')).not.toContain(file);
+      const opened = await openSources(['fonts'], folder);
+      expect(opened.map(({ path }) => path).sort()).toEqual(
+        [
+          `fonts/${file}`,
+          ...first.faces.filter(({ family }) => family === 'Lampbuoy Slab').map((one) => `fonts/${one.file}`),
+        ].sort(),
+      );
+      expect((await bring(urls, { allowHosts })).joined).toEqual(first.joined);
+      rmSync(join(folder, 'fonts', file));
+      expect((await bring(urls, { offline: true })).findings).toMatchObject([
+        { code: 'adopted-file-changed' },
+      ]);
+      const gone = first.faces.find((one) => one.file === from[0])!;
+      cutHost.faults.set(new URL(gone.from).pathname, 'missing');
+      rmSync(join(folder, 'fonts', from[0]));
+      const { joined, inParts } = await bring(urls, { allowHosts });
+      expect([joined, inParts[0].why]).toEqual([[], 'one of them could not be had']);
+    } finally {
+      await cutHost.close();
+    }
   });
 
   test('what is no address of the web is refused, and so is a folder without hosted faces', async () => {

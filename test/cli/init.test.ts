@@ -8,7 +8,7 @@ import { readSample, sampleFonts } from '../../test-support/paths.js';
 
 let host: FontHost;
 beforeAll(async () => {
-  const names = ['FerrywakeSans-Regular.ttf', 'FerrywakeSans-Bold.ttf'];
+  const names = ['FerrywakeSans-Regular.ttf', 'FerrywakeSans-Bold.ttf', 'LampbuoySlab-Bold.otf'];
   host = await startFontHost(names.map((path) => ({ path, bytes: readSample(path) })));
 });
 afterAll(() => host.close());
@@ -81,13 +81,14 @@ describe('init', () => {
     }));
 
   test.each([
-    ['today, from partial files', '["defaults"]', 3],
-    ['of old too, from the whole files that they get', '["defaults", "ie 11", "android 4.4"]', 1],
-  ])('a kit for browsers %s', (_, browserslist, files) =>
+    ['today, from partial files that are joined', '["defaults"]', 'Ferrywake Sans', 1],
+    ['today, from partial files that stay so', '["defaults"]', 'Lampbuoy Slab', 3],
+    ['of old too, from whole files', '["defaults", "ie 11", "android 4.4"]', 'Lampbuoy Slab', 1],
+  ])('a kit for browsers %s', (_, browserslist, family, files) =>
     inProject(
       {
         'index.html': page(
-          `@import url("${host.styles}/css/ferrywake-sans.css?cut"); p { font-family: "Ferrywake Sans", Arial }`,
+          `@import url("${host.styles}/css/${family.toLowerCase().replace(' ', '-')}.css?cut"); p { font: bold 1em "${family}", Arial }`,
           '<p>Boat źle Μώλος',
         ),
       },

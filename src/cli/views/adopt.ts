@@ -1,16 +1,12 @@
 import colors from 'picocolors';
-import type { AdoptResult } from '../../app/adopt.js';
+import type { AdoptedFile, AdoptResult } from '../../app/adopt.js';
 import { placeText } from '../../errors.js';
 import { count, sizeText, table } from './words.js';
 
 /** What came home, and what is still missing. */
-export function adoptLines({ folder, faces, fetched, kept, findings }: AdoptResult): string[] {
-  const rows = faces.map(({ family, weight = '400', style = 'normal', file, bytes, from }) => [
-    `${family} ${weight}${style === 'normal' ? '' : ` ${style}`}`,
-    file,
-    sizeText(bytes),
-    from.replace(/^https?:\/\//, '').replace(/\/.*/, ''),
-  ]);
+export function adoptLines(result: AdoptResult): string[] {
+  const { folder, faces, fetched, kept, findings } = result;
+  const rows = faceRows(result);
   const columns = [
     { title: 'face' },
     { title: 'file' },
@@ -26,7 +22,7 @@ export function adoptLines({ folder, faces, fetched, kept, findings }: AdoptResu
     ...(faces.length > 0
       ? ['', `Licence  ${licences.map((one) => one.split('\n')[0].slice(0, 90)).join('; ')}`]
       : []),
-    ...partLines(faces),
+    ...partLines(result),
     '',
     ...findings.map(({ severity, message, place, advice }) => {
       const mark = severity === 'error' ? colors.red('missing') : colors.yellow('by hand');
@@ -42,12 +38,36 @@ export function adoptLines({ folder, faces, fetched, kept, findings }: AdoptResu
   ];
 }
 
-/** Files that hold a part of a face each. */
-function partLines(faces: AdoptResult['faces']): string[] {
-  const parts = faces.filter(({ unicodeRange }) => unicodeRange !== undefined);
-  if (parts.length === 0) return [];
-  const whole = new Set(parts.map(({ family, weight, style }) => `${family} ${weight} ${style}`));
-  return [
-    `Parts    ${count(parts.length, 'file')} hold ${count(whole.size, 'face')} in parts; they stay so, each for the characters of its rule`,
-  ];
+type FaceName = Pick<AdoptedFile, 'family' | 'weight' | 'style'>;
+
+const nameOf = ({ family, weight = '400', style = 'normal' }: FaceName) =>
+  `${family} ${weight}${style === 'normal' ? '' : ` ${style}`}`;
+
+const hostOf = ({ from }: AdoptedFile) => from.replace(/^https?:\/\//, '').replace(/\/.*/, '');
+
+/** A row for each file that is whole, and for each face in parts: a host may cut one into a hundred. */
+function faceRows({ faces, joined }: AdoptResult): string[][] {
+  const met = new Set<string>();
+  return faces.flatMap((file): string[][] => {
+    const name = nameOf(file);
+    const parts = faces.filter((one) => one.unicodeRange !== undefined && nameOf(one) === name);
+    if (file.unicodeRange === undefined || parts.length < 2)
+      return [[name, file.file, sizeText(file.bytes), hostOf(file)]];
+    if (met.has(name)) return [];
+    met.add(name);
+    const pieces = count(parts.length, 'partial file');
+    const whole = joined.find((one) => nameOf(one) === name);
+    const bytes = parts.reduce((sum, part) => sum + part.bytes, 0);
+    return whole
+      ? [[name, whole.file, sizeText(whole.bytes), `${pieces} of ${sourceOf(parts)}, joined`]]
+      : [[name, pieces, sizeText(bytes), sourceOf(parts)]];
+  });
 }
+
+/** The host, or where a package has the first of them. */
+const sourceOf = (parts: readonly AdoptedFile[]): string =>
+  URL.canParse(parts[0].from) ? hostOf(parts[0]) : parts[0].stylesheet.replace(/.*\//, '');
+
+/** Why faces stay in parts. */
+const partLines = ({ inParts }: AdoptResult): string[] =>
+  inParts.map((one) => `Parts    ${nameOf(one)} stays in ${count(one.files, 'file')}, because ${one.why}`);

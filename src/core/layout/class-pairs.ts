@@ -135,6 +135,58 @@ export function movingClassPairs(subtable: ClassPairs): ClassPairs | undefined {
   return { ...subtable, coverage, firstClasses, matrix: subtable.matrix.filter((_, i) => numbers.has(i)) };
 }
 
+/** Pairs of these glyphs alone, with the numbers of their values. */
+export function* classPairsAmong(
+  { coverage, firstClasses, secondClasses, matrix }: ClassPairs,
+  among: ReadonlySet<number>,
+): Generator<readonly [first: number, second: number, number: number]> {
+  for (const first of coverage) {
+    const row = among.has(first) ? matrix[firstClasses.get(first) ?? 0] : undefined;
+    if (row) for (const second of among) yield [first, second, row[secondClasses.get(second) ?? 0] ?? 0];
+  }
+}
+
+/** As it is, or so that pairs of these glyphs alone don't move any more: they get rows and columns of their own. */
+export function withoutClassPairsAmong(subtable: ClassPairs, among: ReadonlySet<number>): ClassPairs {
+  if (classPairsAmong(subtable, among).next().done) return subtable;
+  const { coverage, matrix } = subtable;
+  const columnCount = matrix[0]?.length ?? 0;
+  const firsts = ownClasses(
+    subtable.firstClasses,
+    coverage.filter((glyph) => among.has(glyph)),
+    matrix.length,
+  );
+  const seconds = ownClasses(subtable.secondClasses, among, columnCount);
+  const rowOf = (row: Uint32Array, isOwn: boolean) =>
+    Uint32Array.from([...row, ...seconds.from.map((column) => (isOwn ? 0 : row[column]))]);
+  return {
+    ...subtable,
+    firstClasses: firsts.classes,
+    secondClasses: seconds.classes,
+    matrix: [
+      ...matrix.map((row) => rowOf(row, false)),
+      ...firsts.from.map((row) => rowOf(matrix[row], true)),
+    ],
+  };
+}
+
+/** Gives some glyphs of each class a new one. @returns also which class each new one was, the first with number `count` */
+function ownClasses(
+  classes: ClassDefinition,
+  glyphs: Iterable<number>,
+  count: number,
+): { classes: ClassDefinition; from: number[] } {
+  const changed = new Map(classes);
+  const from: number[] = [];
+  for (const glyph of glyphs) {
+    const old = classes.get(glyph) ?? 0;
+    if (old >= count) continue;
+    const known = from.indexOf(old);
+    changed.set(glyph, count + (known < 0 ? from.push(old) - 1 : known));
+  }
+  return { classes: changed, from };
+}
+
 export function writeClassPairs(
   { coverage, firstClasses, secondClasses, matrix }: ClassPairs,
   writer: PairWriter,

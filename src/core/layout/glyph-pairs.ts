@@ -188,6 +188,34 @@ export function movingGlyphPairs(subtable: GlyphPairs): GlyphPairs | undefined {
   return ofSome(subtable, moving);
 }
 
+/** Pairs of these glyphs alone, with the numbers of their values. */
+export function* glyphPairsAmong(
+  { pairs: { firsts, starts, ends, seconds, numbers } }: GlyphPairs,
+  among: ReadonlySet<number>,
+): Generator<readonly [first: number, second: number, number: number]> {
+  for (let i = 0; i < firsts.length; i++) {
+    if (!among.has(firsts[i])) continue;
+    for (let at = starts[i]; at < ends[i]; at++)
+      if (among.has(seconds[at])) yield [firsts[i], seconds[at], numbers[at]];
+  }
+}
+
+/** Without the pairs of these glyphs alone, or as it is; undefined where no pair is left. */
+export function withoutGlyphPairsAmong(
+  subtable: GlyphPairs,
+  among: ReadonlySet<number>,
+): GlyphPairs | undefined {
+  if (glyphPairsAmong(subtable, among).next().done) return subtable;
+  const { firsts, starts, ends, seconds, numbers } = subtable.pairs;
+  const left = new PairCollector(seconds.length);
+  for (let i = 0; i < firsts.length; i++) {
+    for (let at = starts[i]; at < ends[i]; at++)
+      if (!among.has(firsts[i]) || !among.has(seconds[at])) left.add(seconds[at], numbers[at]);
+    if (left.hasMore) left.end(firsts[i]);
+  }
+  return ofSome(subtable, left);
+}
+
 function ofSome({ consumesSecond, values }: GlyphPairs, collector: PairCollector): GlyphPairs | undefined {
   const pairs = collector.list();
   return pairs.firsts.length > 0 ? { kind: 'glyph pairs', consumesSecond, values, pairs } : undefined;

@@ -3,19 +3,23 @@
 import type { Block } from '../bytes/blocks.js';
 import type { Reader } from '../bytes/reader.js';
 import {
+  classPairsAmong,
   keptClassPairs,
   movingClassPairs,
   readClassPairs,
   splitClassPairs,
+  withoutClassPairsAmong,
   writeClassPairs,
   type ClassPairs,
 } from './class-pairs.js';
 import type { GlyphMap, Scope } from './glyph-map.js';
 import {
+  glyphPairsAmong,
   keptGlyphPairs,
   movingGlyphPairs,
   readGlyphPairs,
   splitGlyphPairs,
+  withoutGlyphPairsAmong,
   writeGlyphPairs,
   type GlyphPairs,
 } from './glyph-pairs.js';
@@ -82,6 +86,22 @@ function markUsed(numbers: Uint32Array, isUsed: Uint8Array): void {
 /** Two halves, by first glyph, for a subtable that is too large for its offsets. */
 export const splitPairs = (subtable: PairAdjustment): PairAdjustment[] =>
   subtable.kind === 'glyph pairs' ? splitGlyphPairs(subtable) : splitClassPairs(subtable);
+
+/** The pairs of some glyphs alone that a subtable knows, also those that don't move: it ends its lookup for them. */
+export const pairsAmong = (
+  subtable: PairAdjustment,
+  among: ReadonlySet<number>,
+): Generator<readonly [first: number, second: number, number: number]> =>
+  subtable.kind === 'glyph pairs' ? glyphPairsAmong(subtable, among) : classPairsAmong(subtable, among);
+
+/** Pairs of these glyphs alone don't move any more; as it is where there are none, undefined where no other is left. */
+export const withoutPairsAmong = (
+  subtable: PairAdjustment,
+  among: ReadonlySet<number>,
+): PairAdjustment | undefined =>
+  subtable.kind === 'glyph pairs'
+    ? withoutGlyphPairsAmong(subtable, among)
+    : withoutClassPairsAmong(subtable, among);
 
 /** Delta sets that the pairs refer to. */
 export function eachVariationInPairs(

@@ -324,6 +324,23 @@ function writeLookups(block: Block, lookups: readonly SequenceLookup[]): Block {
   return block;
 }
 
+/** The context with other numbers for the lookups that it applies. */
+export function withOtherLookups(
+  context: SequenceContext,
+  numberOf: (lookup: number) => number,
+): SequenceContext {
+  const changed = (lookups: readonly SequenceLookup[]) =>
+    lookups.map((one) => ({ ...one, lookupListIndex: numberOf(one.lookupListIndex) }));
+  if (context.format === 3) return { ...context, lookups: changed(context.lookups) };
+  const rules = new Map(
+    Array.from(context.rules, ([first, set]) => [
+      first,
+      set.map((rule) => ({ ...rule, lookups: changed(rule.lookups) })),
+    ]),
+  );
+  return { ...context, rules };
+}
+
 /** Every lookup that a context may apply. */
 export function lookupsOf(context: SequenceContext): number[] {
   const lists =

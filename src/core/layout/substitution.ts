@@ -24,7 +24,7 @@ export interface LigatureSubstitution {
   ligatures: Map<number, readonly Ligature[]>;
 }
 
-interface Ligature {
+export interface Ligature {
   glyph: number;
   /** The second glyph and those after it. */
   components: readonly number[];

@@ -36,7 +36,7 @@ export function keptGlyf(
 }
 
 /** A glyph's bytes with its components renumbered, and without instructions where those go. */
-function keptRecord(table: glyf.Glyf, oldId: number, map: GlyphMap, hinted: boolean): Uint8Array {
+export function keptRecord(table: glyf.Glyf, oldId: number, map: GlyphMap, hinted: boolean): Uint8Array {
   const record = glyf.recordOf(table, oldId);
   if (record.length < glyf.headerSize) return new Uint8Array(0);
   const reader = new Reader(record, glyf.tag, table.offsets[oldId]);

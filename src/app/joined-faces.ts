@@ -1,0 +1,118 @@
+import { resolve } from 'node:path';
+import { writeFont } from '../core/containers/index.js';
+import { joinFonts } from '../core/join/index.js';
+import type { Font } from '../core/sfnt/font.js';
+import { DenseGlyphError } from '../errors.js';
+import { filesOf } from '../io/earlier-files.js';
+import { writeWhole } from '../io/write-whole.js';
+import { sha256 } from '../kit/digest.js';
+import { faceRuleOf } from '../site/usage/declared-faces.js';
+import type { FontFaceDescriptors } from '../site/css/rules.js';
+import { adoptedName } from './adopted-names.js';
+import type { AdoptedLedger, JoinedFile } from './adopted-ledger.js';
+import { Steps, type OnProgress } from './progress.js';
+
+/** A partial file, as its rule declares it. */
+export interface BroughtPart {
+  face: FontFaceDescriptors;
+  /** In the folder. */
+  file: string;
+  font: Font;
+}
+
+/** A face whose partial files go on as they are. */
+export interface FaceInParts {
+  family: string;
+  weight?: string;
+  style?: string;
+  files: number;
+  /** To follow on «because». */
+  why: string;
+}
+
+/**
+ * Joins the partial files of each face to one, where nothing is lost by it, and writes it. What an earlier call joined of the
+ * same files stays as it is.
+ *
+ * @param brought all files of the call, in the order of their rules
+ * @param missing faces of which a file could not be had
+ * @param out absolute
+ */
+export async function joinedFaces(
+  brought: readonly BroughtPart[],
+  missing: readonly FontFaceDescriptors[],
+  out: string,
+  earlier: AdoptedLedger | undefined,
+  progress?: OnProgress,
+): Promise<{ joined: JoinedFile[]; inParts: FaceInParts[] }> {
+  const read = filesOf(out);
+  const groups = partsByFace(brought);
+  const steps = new Steps(
+    'joining partial files',
+    groups.map((group) => group.length),
+    progress,
+  );
+  const joined: JoinedFile[] = [];
+  const inParts: FaceInParts[] = [];
+  const isMissing = new Set(missing.map(faceKey));
+  for (const group of groups) {
+    const [{ face }] = group;
+    steps.begin(face.family);
+    const from = group.map(({ file }) => file);
+    const known = earlier?.joined?.find((one) => one.from.join() === from.join());
+    const there = known && read(known.file);
+    if (known && there && sha256(there) === known.sha256) joined.push(known);
+    else if (isMissing.has(faceKey(face)))
+      inParts.push({ ...named(face), files: group.length, why: 'one of them could not be had' });
+    else {
+      const result = joinedFont(group);
+      if ('hindrance' in result) inParts.push({ ...named(face), files: group.length, why: result.hindrance });
+      else {
+        const { bytes } = await writeFont(result.font, 'woff2');
+        const digest = sha256(bytes);
+        const file = adoptedName({ ...face, unicodeRange: undefined }, digest, 'woff2');
+        writeWhole(resolve(out, file), bytes);
+        joined.push({ file, sha256: digest, bytes: bytes.length, ...named(face), from });
+      }
+    }
+    steps.end(group.length);
+  }
+  return { joined, inParts };
+}
+
+/** Faces that several files make, each for characters of its own; not where one of the files is for all. */
+function partsByFace(brought: readonly BroughtPart[]): BroughtPart[][] {
+  const groups = new Map<string, BroughtPart[]>();
+  const whole = new Set<string>();
+  for (const part of brought) {
+    const key = faceKey(part.face);
+    if (part.face.unicodeRange === undefined) whole.add(key);
+    const group = groups.get(key) ?? [];
+    // A rule may be asked for in several formats, and by several stylesheets.
+    if (!group.some(({ file, face }) => file === part.file || face.unicodeRange === part.face.unicodeRange))
+      group.push(part);
+    groups.set(key, group);
+  }
+  return [...groups].filter(([key, group]) => group.length > 1 && !whole.has(key)).map(([, group]) => group);
+}
+
+const faceKey = (face: FontFaceDescriptors): string => {
+  const { family, weight, style, stretch } = faceRuleOf(face);
+  return JSON.stringify([family.toLowerCase(), weight, style, stretch]);
+};
+
+function joinedFont(group: readonly BroughtPart[]): ReturnType<typeof joinFonts> {
+  try {
+    return joinFonts(group.map(({ face, font }) => ({ font, ranges: faceRuleOf(face).characters })));
+  } catch (cause) {
+    if (cause instanceof DenseGlyphError) return { hindrance: cause.reason };
+    throw cause;
+  }
+}
+
+const named = ({ family, weight, style, stretch }: FontFaceDescriptors) => ({
+  family,
+  ...(weight === undefined ? {} : { weight }),
+  ...(style === undefined ? {} : { style }),
+  ...(stretch === undefined ? {} : { stretch }),
+});
