@@ -136,20 +136,27 @@ const code = /(^|[\s,>+~])(code|pre|kbd|samp|tt)\b|mono|code/i;
 function usesOnPages(pages: FoundOnSite['pages']): Map<string, Use> {
   const uses = new Map<string, Use>();
   for (const { faces } of pages) {
-    for (const { stack, rules, drawn } of faces.values()) {
+    for (const { stack, rules, drawn, possible } of faces.values()) {
       const [family, ...fallback] = stack;
-      if (family === undefined || drawn.size === 0) continue;
+      if (family === undefined || drawn.size + possible.size === 0) continue;
       const key = family.toLowerCase();
       const use = uses.get(key) ?? { body: 0, headings: 0, code: 0, fallback };
       if (use.fallback.length === 0) use.fallback = fallback;
       uses.set(key, use);
       for (const { property, selector, pieces } of rules.values()) {
         if (property !== 'font-family') continue;
-        use[code.test(selector) ? 'code' : headings.test(selector) ? 'headings' : 'body'] += pieces;
+        use[kindOfText(selector)] += pieces;
       }
     }
   }
   return uses;
+}
+
+/** A rule that is for other text too, as a reset of everything, is for the body. */
+function kindOfText(selectors: string): 'body' | 'headings' | 'code' {
+  const all = selectors.split(',');
+  if (all.every((selector) => code.test(selector))) return 'code';
+  return all.every((selector) => headings.test(selector)) ? 'headings' : 'body';
 }
 
 /** The family of most text is the body, of those for headings the one with most of them. */

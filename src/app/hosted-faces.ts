@@ -77,7 +77,7 @@ async function readPages(
   for (const { kind, url, file, line } of references) {
     const address = url.startsWith('//') ? `https:${url}` : url;
     if (kind === 'script')
-      found.push(finding('hosted-by-script', `a script asks ${url} for it`, { file, line }));
+      found.push(finding('hosted-by-script', `a script asks ${url} for a face`, { file, line }));
     if ((kind !== 'stylesheet' && kind !== 'import') || asked.has(address)) continue;
     asked.add(address);
     await hosted.ask(address);

@@ -65,7 +65,7 @@ export async function init(request: InitRequest, progress?: OnProgress): Promise
   const pages = site === undefined ? [] : await pagesOf(site, folder, progress);
   const notes: string[] = [];
   const best = withoutDoubles(renamed(sources, pages, folder), notes);
-  const drawn = drawnFamilies(pages);
+  const drawn = usedFamilies(pages);
   const isWanted = ({ face }: Source) => drawn.size === 0 || drawn.has(face.family.toLowerCase());
   const wanted = best.filter(isWanted);
   const chosen = wanted.length > 0 ? wanted : best;
@@ -88,16 +88,25 @@ async function pagesOf(site: string, folder: string, progress?: OnProgress): Pro
   return pages;
 }
 
-/** Families that pages draw, in small letters, with on how many pages each face is. */
-function drawnFamilies(pages: FoundOnSite['pages']): Map<string, Map<string, number>> {
-  const found = new Map<string, Map<string, number>>();
+/** On how many pages each face of a family is, and whether one of them draws it at once. */
+interface FamilyUse {
+  faces: Map<string, number>;
+  isDrawn: boolean;
+}
+
+/** Families that pages draw, or may draw, by their names in small letters. */
+function usedFamilies(pages: FoundOnSite['pages']): Map<string, FamilyUse> {
+  const found = new Map<string, FamilyUse>();
   for (const { faces } of pages) {
-    for (const { asked, stack, drawn } of faces.values()) {
-      if (drawn.size === 0) continue;
+    for (const { asked, stack, drawn, possible } of faces.values()) {
+      if (drawn.size + possible.size === 0) continue;
       const label = `${asked.weight}${asked.style === 'normal' ? '' : ` ${asked.style}`}`;
       for (const family of stack) {
-        const known = found.get(family.toLowerCase()) ?? new Map<string, number>();
-        found.set(family.toLowerCase(), known.set(label, (known.get(label) ?? 0) + 1));
+        const name = family.toLowerCase();
+        const known = found.get(name) ?? { faces: new Map<string, number>(), isDrawn: false };
+        known.faces.set(label, (known.faces.get(label) ?? 0) + 1);
+        known.isDrawn ||= drawn.size > 0;
+        found.set(name, known);
       }
     }
   }
@@ -152,7 +161,7 @@ interface DraftNotes {
   notes: string[];
   undrawn: string[];
   pages: FoundOnSite['pages'];
-  drawn: ReadonlyMap<string, ReadonlyMap<string, number>>;
+  drawn: ReadonlyMap<string, FamilyUse>;
   folder: string;
 }
 
@@ -193,12 +202,13 @@ function familyLines(
   reasons: readonly string[],
   drawn: DraftNotes['drawn'],
 ): string[] {
-  const faces = [...(drawn.get(family.toLowerCase()) ?? [])].sort(([, a], [, b]) => b - a);
+  const known = drawn.get(family.toLowerCase());
+  const faces = [...(known?.faces ?? [])].sort(([, a], [, b]) => b - a);
   const use = faces.map(([face, pages]) => `${face} on ${pages === 1 ? '1 page' : `${pages} pages`}`);
   const reason = reasons.find((one) => one.startsWith(`${family}: role ${role}, `));
   const why = reason?.slice(`${family}: role ${role}, `.length);
   return [
-    `  - family: ${quoted(family)}${use.length > 0 ? `   # drawn: ${use.slice(0, 4).join(', ')}${use.length > 4 ? ' …' : ''}` : ''}`,
+    `  - family: ${quoted(family)}${use.length > 0 ? `   # ${known?.isDrawn ? 'drawn' : 'may be drawn'}: ${use.slice(0, 4).join(', ')}${use.length > 4 ? ' …' : ''}` : ''}`,
     ...(files.length === 1
       ? [`    files: [${quoted(files[0])}]`]
       : ['    files:', ...files.map((file) => `      - ${quoted(file)}`)]),

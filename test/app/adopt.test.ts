@@ -49,9 +49,11 @@ describe('faces come home', () => {
     expect(faces.map(({ family, weight, style }) => [family, weight, style]).sort()).toEqual([
       ['Ferrywake Sans', '400', 'italic'],
       ['Ferrywake Sans', '400', 'normal'],
+      ['Mine', '300', undefined],
       ['Tidelog Mono', '400', 'normal'],
     ]);
-    expect(fetched).toBe(3);
+    expect(fetched).toBe(4);
+    expect(host.requests.filter(({ path }) => path.startsWith('/files/'))).toHaveLength(3);
     const css = textIn('faces.css');
     expect(css.match(/@font-face/g)).toHaveLength(4);
     expect(css).toContain('size-adjust: 90%;');
@@ -91,6 +93,18 @@ describe('faces come home', () => {
       { family: 'Quay', from: 'q.ttf', stylesheet: 'node_modules/face/index.css' },
     ]);
     expect(inFonts()).toEqual(['faces.css', 'ledger.json', expect.stringMatching(/^quay-400n-\w{8}\.ttf$/)]);
+  });
+
+  test('a variable file that rules name once for each weight is one face, of all of them', async () => {
+    const rule = (weight: number) =>
+      `@font-face { font-family: Quay; font-weight: ${weight}; src: url(q.ttf) }`;
+    put('node_modules/face/index.css', rule(400) + rule(700));
+    writeFileSync(join(folder, 'node_modules/face/q.ttf'), readSample('FerrywakeSans-Variable.ttf'));
+    const { faces } = await bring(['node_modules/face/index.css']);
+    expect(faces).toMatchObject([{ family: 'Quay', weight: '400 700' }]);
+    const [{ face }] = await openSources(['fonts'], folder);
+    expect(face.weight).toEqual([400, 700]);
+    expect(textIn('faces.css').match(/font-weight: .*/g)).toEqual(['font-weight: 400;', 'font-weight: 700;']);
   });
 
   test.each<[Fault, RegExp | undefined]>([

@@ -51,5 +51,8 @@ function addressesOf(script: SiteElement): string[] {
   if (source !== undefined) return saysFont.test(source) ? [source] : [];
   const code = ownText(script);
   if (!loadsFaces.test(code)) return [];
-  return Array.from(code.matchAll(addressInScript), ([, url]) => url);
+  return Array.from(code.matchAll(addressInScript), ([, url]) => url).filter((url) => !isNamespace.test(url));
 }
+
+/** Names of vocabularies, which nobody asks for. */
+const isNamespace = /^https?:\/\/www\.w3\.org\//;
