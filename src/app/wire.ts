@@ -1,5 +1,5 @@
 import { createTwoFilesPatch } from 'diff';
-import { dirname, join, posix, relative, resolve } from 'node:path';
+import { dirname, extname, join, posix, relative, resolve } from 'node:path';
 import { loadConfig } from '../config/load.js';
 import type { KitConfig } from '../config/schema.js';
 import { DenseGlyphError } from '../errors.js';
@@ -13,7 +13,8 @@ import { pasted, type PastedForm } from '../kit/files/pasted.js';
 import type { Manifest } from '../kit/files/manifest.js';
 import { applied } from '../site/edits/edits.js';
 import { stylesheetEdits, type ReplacedRules } from '../site/edits/stylesheet-edits.js';
-import { wiredPage, type PageReference } from '../site/edits/page-edits.js';
+import { wiredTemplate, type WiredTemplate } from '../site/edits/template-edits.js';
+import { wiredPage, type PageReference, type PageWiring } from '../site/edits/page-edits.js';
 import { adoptedLedger } from './adopted-ledger.js';
 import type { OnProgress } from './progress.js';
 import type { FoundOnSite } from './scan-pages.js';
@@ -82,8 +83,8 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
   const site = await readSite(named, root, root);
   const found = await scannedSite(site, false, progress);
   const wiring = new SiteWiring({ config, base, root, kit, manifest, site, found });
-  const changes = [...wiring.pages(), ...wiring.stylesheets()];
-  wiring.noteTemplates(await projectTemplates(base));
+  const templates = wiring.templates(await projectTemplates(base));
+  const changes = [...wiring.pages(), ...wiring.stylesheets(), ...templates];
   const changed = changes.filter(({ before, after }) => Buffer.compare(before, after) !== 0);
   if (!request.dryRun) edited.write(changed);
   return {
@@ -174,8 +175,7 @@ class SiteWiring {
       const html = asCharacters(before);
       const after = wiredPage(html, {
         markup,
-        isReplaced: (kind, url) =>
-          this.isReplaced(kind, url, address) && (kind !== 'hint' || !this.isAskedOtherwise(html, url)),
+        isReplaced: this.replacedIn(html, address),
         rules: this.rules,
       });
       return [{ file: this.fromBase(address), before, after: asBytes(after) }];
@@ -200,18 +200,38 @@ class SiteWiring {
     });
   }
 
-  /** What pages are made from isn't changed: nobody knows what stands in it when it is a page. */
-  noteTemplates(paths: readonly string[]): void {
-    for (const path of paths) {
-      const lines = textOf(readBytes(path, path)).split('\n');
-      for (const [i, line] of lines.entries()) {
-        for (const [address] of line.matchAll(/(?:https?:)?\/\/[^\s"'`<>)]+/g)) {
-          if (!this.hosts.has(hostOf(address) ?? '')) continue;
-          const what = `a template asks ${address}; put in its place what wire --print html gives`;
-          this.byHand.push({ file: this.fromBase(path), line: i + 1, what });
-        }
+  /** Files that pages are made from, where their heads are plain HTML; the others are listed. */
+  templates(paths: readonly string[]): EditedFile[] {
+    const { config, manifest } = this.parts;
+    const { url } = config.output;
+    return paths.flatMap((path) => {
+      const before = readBytes(path, path);
+      const source = asCharacters(before);
+      const made = wiredTemplate(source, extname(path).slice(1), {
+        markup: url === undefined ? '' : headMarkup(manifest.preloads, url.endsWith('/') ? url : `${url}/`),
+        isReplaced: this.replacedIn(source, path),
+        rules: this.rules,
+      });
+      const isEdited = 'text' in made && url !== undefined && made.text !== source;
+      this.noteTemplate(path, isEdited ? made.text : source, whyNot(made, url));
+      return isEdited ? [{ file: this.fromBase(path), before, after: asBytes(made.text) }] : [];
+    });
+  }
+
+  private noteTemplate(path: string, source: string, why: string): void {
+    for (const [i, line] of textOf(asBytes(source)).split('\n').entries()) {
+      for (const [address] of line.matchAll(/(?:https?:)?\/\/[^\s"'`<>)]+/g)) {
+        if (!this.hosts.has(hostOf(address) ?? '')) continue;
+        const what = `a template asks ${address}${why}; put in its place what wire --print html gives`;
+        this.byHand.push({ file: this.fromBase(path), line: i + 1, what });
       }
     }
+  }
+
+  /** What goes from a page or a template. */
+  private replacedIn(html: string, path: string): PageWiring['isReplaced'] {
+    return (kind, url) =>
+      this.isReplaced(kind, url, path) && (kind !== 'hint' || !this.isAskedOtherwise(html, url));
   }
 
   private readonly rules: ReplacedRules = {
@@ -304,6 +324,13 @@ class SiteWiring {
       );
     }
   }
+}
+
+/** In words that follow on an address. */
+function whyNot(made: WiredTemplate, url: string | undefined): string {
+  if ('refusal' in made) return `, and ${made.refusal}`;
+  // A template is in no folder that a relative URL could start from.
+  return url === undefined ? ', and output.url in the config says no URL that fits every page' : '';
 }
 
 /** Without what makes no difference. */

@@ -97,25 +97,36 @@ describe('wire', () => {
     }, more),
   );
 
-  test('templates that ask a host whose faces came home are listed with their lines', () =>
-    inSite(async (folder, dense) => {
-      writeFileSync(
-        join(folder, 'fonts/ledger.json'),
-        '{ "ledgerVersion": 1, "stylesheets": [{ "url": "https://faces.example/a.css", "families": ["Ferrywake Sans"] }], "adopted": [] }',
-      );
-      mkdirSync(join(folder, 'views'));
-      writeFileSync(
-        join(folder, 'views/head.njk'),
-        '<title>{{ title }}</title>\n<link rel="stylesheet" href="https://faces.example/a.css">\n<script src="https://other.example/a.js"></script>',
-      );
-      await dense('build', '--quiet');
-      const { out } = await dense('wire');
-      expect(out.match(/by hand.*/g)).toEqual([
-        expect.stringMatching(
-          /views\/head.njk:2: a template asks https:\/\/faces.example\/a.css; put in its place/,
-        ),
-      ]);
-    }));
+  test('templates whose heads are HTML get the kit too, once, and back; the others are listed', () =>
+    inSite(
+      async (folder, dense) => {
+        writeFileSync(
+          join(folder, 'fonts/ledger.json'),
+          '{ "ledgerVersion": 1, "stylesheets": [{ "url": "https://faces.example/a.css", "families": ["Ferrywake Sans"] }], "adopted": [] }',
+        );
+        mkdirSync(join(folder, 'views'));
+        const link = '<link rel="stylesheet" href="https://faces.example/a.css">';
+        const base = `{% extends "x" %}<html><head><title>{{ title }}</title>\n${link}\n{% block more %}{% endblock %}</head>`;
+        writeFileSync(join(folder, 'views/base.njk'), base);
+        writeFileSync(join(folder, 'views/head.njk'), `<title>{{ title }}</title>\n${link}\n`);
+        await dense('build', '--quiet');
+        const { out } = await dense('wire');
+        expect(out.match(/by hand.*/g)).toEqual([
+          expect.stringMatching(
+            /views\/head.njk:2: a template asks https:\/\/faces.example\/a.css, and it has no whole head of its own; put in its place/,
+          ),
+        ]);
+        expect(out).toContain('views/base.njk');
+        const wired = readFileSync(join(folder, 'views/base.njk'), 'utf8');
+        expect(wired).toMatch(
+          /<\/title>\n<!-- dense-glyph[^]*href="\/type\/kit.css">\n<!-- dense-glyph: end -->\n\{% block/,
+        );
+        expect((await dense('wire')).out).not.toContain('views/base.njk');
+        await dense('wire', '--undo');
+        expect(readFileSync(join(folder, 'views/base.njk'), 'utf8')).toBe(base);
+      },
+      { output: { folder: 'site/type', url: '/type/' } },
+    ));
 
   test.each<[string, RegExp, RegExp]>([
     [

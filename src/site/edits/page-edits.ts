@@ -18,8 +18,19 @@ export interface PageWiring {
   rules: ReplacedRules;
 }
 
-const opening = '<!-- dense-glyph: the kit, put here by wire -->';
-const closing = '<!-- dense-glyph: end -->';
+/** The comments around what was put in. */
+export interface Markers {
+  opening: string;
+  closing: string;
+}
+
+/** What they say. */
+export const markerTexts = { opening: 'dense-glyph: the kit, put here by wire', closing: 'dense-glyph: end' };
+
+const htmlMarkers: Markers = {
+  opening: `<!-- ${markerTexts.opening} -->`,
+  closing: `<!-- ${markerTexts.closing} -->`,
+};
 
 /**
  * A page with a kit put into its head, once, where the first stylesheet stood that it replaces, and without the references that
@@ -36,8 +47,22 @@ export function wiredPage(html: string, wiring: PageWiring): string {
 const byteOrderMark = /^(?:\ufeff|\u00ef\u00bb\u00bf)/;
 
 function wired(html: string, wiring: PageWiring): string {
+  const known = blockIn(html, htmlMarkers);
+  const { edits, place = headPlace(html) } = referenceEdits(html, wiring, known);
+  return applied(html, merged([...edits, insertion(html, wiring.markup, htmlMarkers, known, place)]));
+}
+
+/**
+ * Takes out what a kit replaces, but for what stands in its own block.
+ *
+ * @returns also where the first stylesheet stood that goes
+ */
+export function referenceEdits(
+  html: string,
+  wiring: Omit<PageWiring, 'markup'>,
+  known: Block | undefined,
+): { edits: Edit[]; place?: number } {
   const edits: Edit[] = [];
-  const known = blockIn(html);
   let place: number | undefined;
   // As browsers read it that run no scripts: what stands in noscript is read too.
   const root = parse(html, { sourceCodeLocationInfo: true, scriptingEnabled: false });
@@ -56,18 +81,32 @@ function wired(html: string, wiring: PageWiring): string {
     edits.push(edit);
     if (reference.kind === 'stylesheet') place ??= edit.start;
   }
-  const newline = html.includes('\r\n') ? '\r\n' : '\n';
-  const lines = [opening, ...wiring.markup.trimEnd().split('\n'), closing];
-  if (known) edits.push({ ...known, text: lines.join(newline + indentBefore(html, known.start)) });
-  else if (place !== undefined) {
-    const indent = /^[ \t]*/.exec(html.slice(place))![0];
-    edits.push({ start: place, end: place, text: lines.map((line) => indent + line + newline).join('') });
-  } else {
-    const at = headPlace(html);
-    const indent = indentBefore(html, at);
-    edits.push({ start: at, end: at, text: lines.map((line) => line + newline + indent).join('') });
+  return { edits, ...(place === undefined ? {} : { place }) };
+}
+
+/**
+ * Puts a kit in, between its comments.
+ *
+ * @param known where it stands already
+ * @param place where it goes otherwise: where lines start that go, or before what stands there
+ */
+export function insertion(
+  text: string,
+  markup: string,
+  { opening, closing }: Markers,
+  known: Block | undefined,
+  place: number,
+): Edit {
+  const newline = text.includes('\r\n') ? '\r\n' : '\n';
+  const lines = [opening, ...markup.trimEnd().split('\n'), closing];
+  if (known) return { ...known, text: lines.join(newline + indentBefore(text, known.start)) };
+  const isLineStart = place === 0 || text[place - 1] === '\n';
+  if (isLineStart) {
+    const indent = /^[ \t]*/.exec(text.slice(place))![0];
+    return { start: place, end: place, text: lines.map((line) => indent + line + newline).join('') };
   }
-  return applied(html, merged(edits));
+  const indent = indentBefore(text, place);
+  return { start: place, end: place, text: lines.map((line) => line + newline + indent).join('') };
 }
 
 /** White space before a place, where nothing else stands before it on its line. */
@@ -77,15 +116,21 @@ function indentBefore(text: string, at: number): string {
 }
 
 /** What is put where something goes is put in its place. */
-function merged(edits: readonly Edit[]): Edit[] {
-  const insertion = edits.find(({ start, end }) => start === end);
-  const same = insertion && edits.find((one) => one !== insertion && one.start === insertion.start);
-  if (!insertion || !same) return [...edits];
-  return [...edits.filter((one) => one !== insertion && one !== same), { ...same, text: insertion.text }];
+export function merged(edits: readonly Edit[]): Edit[] {
+  const inserted = edits.find(({ start, end }) => start === end);
+  const same = inserted && edits.find((one) => one !== inserted && one.start === inserted.start);
+  if (!inserted || !same) return [...edits];
+  return [...edits.filter((one) => one !== inserted && one !== same), { ...same, text: inserted.text }];
+}
+
+/** Where a kit stands, with its comments. */
+export interface Block {
+  start: number;
+  end: number;
 }
 
 /** Where an earlier run put the kit. */
-function blockIn(html: string): { start: number; end: number } | undefined {
+export function blockIn(html: string, { opening, closing }: Markers): Block | undefined {
   const start = html.indexOf(opening);
   const end = html.indexOf(closing, start);
   return start < 0 || end < 0 ? undefined : { start, end: end + closing.length };
