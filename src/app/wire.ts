@@ -5,7 +5,7 @@ import type { KitConfig } from '../config/schema.js';
 import { DenseGlyphError } from '../errors.js';
 import { EditedFiles, type EditedFile, type UndoneFile } from '../io/edited-files.js';
 import { filesOf } from '../io/earlier-files.js';
-import { projectTemplates } from '../io/project-fonts.js';
+import { projectTemplates, stylesheetsBelow } from '../io/project-fonts.js';
 import { readBytes } from '../io/read.js';
 import { readSite, type SiteFolder } from '../io/site-folder.js';
 import { headMarkup } from '../kit/files/head.js';
@@ -13,11 +13,13 @@ import { pasted, type PastedForm } from '../kit/files/pasted.js';
 import type { Manifest } from '../kit/files/manifest.js';
 import { applied } from '../site/edits/edits.js';
 import { stylesheetEdits, type ReplacedRules } from '../site/edits/stylesheet-edits.js';
+import { stackEdits, withStacks, type StackNames } from '../site/edits/stack-edits.js';
 import { wiredTemplate, type WiredTemplate } from '../site/edits/template-edits.js';
 import { wiredPage, type PageReference, type PageWiring } from '../site/edits/page-edits.js';
 import { adoptedLedger } from './adopted-ledger.js';
 import type { OnProgress } from './progress.js';
 import type { FoundOnSite } from './scan-pages.js';
+import { stackNames } from './stack-names.js';
 import { scannedSite } from './scan-threads.js';
 
 export interface WireRequest {
@@ -29,6 +31,8 @@ export interface WireRequest {
   dryRun?: boolean | undefined;
   /** Whether to take back what was changed. */
   undo?: boolean | undefined;
+  /** Whether stacks that name a family under another name, or nothing behind it, are changed too. */
+  stacks?: boolean | undefined;
   /** What to give for pages that don't exist yet, in the place of changing some. */
   print?: PastedForm | undefined;
 }
@@ -83,6 +87,7 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
   const site = await readSite(named, root, root);
   const found = await scannedSite(site, false, progress);
   const wiring = new SiteWiring({ config, base, root, kit, manifest, site, found });
+  if (request.stacks) await wiring.readNames(await stylesheetsBelow(root));
   const templates = wiring.templates(await projectTemplates(base));
   const changes = [...wiring.pages(), ...wiring.stylesheets(), ...templates];
   const changed = changes.filter(({ before, after }) => Buffer.compare(before, after) !== 0);
@@ -150,6 +155,8 @@ class SiteWiring {
   private readonly hosts = new Set<string>();
   /** Files of the site that rules name which go. */
   private readonly replacedFiles = new Set<string>();
+  /** Where stacks are changed too. */
+  private stacks: { names: StackNames; files: readonly string[] } | undefined;
 
   constructor(private readonly parts: WiringParts) {
     const { manifest, base, found } = parts;
@@ -173,11 +180,12 @@ class SiteWiring {
       const markup = this.markupFor(page, before);
       if (markup === undefined) return [];
       const html = asCharacters(before);
-      const after = wiredPage(html, {
+      const wired = wiredPage(html, {
         markup,
         isReplaced: this.replacedIn(html, address),
         rules: this.rules,
       });
+      const after = this.stacks ? withStacks(wired, this.stacks.names) : wired;
       return [{ file: this.fromBase(address), before, after: asBytes(after) }];
     });
   }
@@ -188,14 +196,17 @@ class SiteWiring {
     const names = new Set<string>();
     for (const { kind, file } of found.hosted) if (kind === 'import' || kind === 'font') names.add(file);
     for (const { fontFaces } of found.pages) for (const { file } of fontFaces) names.add(file);
-    return [...names].flatMap((name) => {
-      const path = resolve(root, name);
+    const paths = new Set([...names].map((name) => resolve(root, name)));
+    for (const path of this.stacks?.files ?? []) paths.add(path);
+    return [...paths].flatMap((path) => {
+      const name = relative(root, path);
       if (!/\.css$/i.test(name) || !relative(this.parts.kit, path).startsWith('..')) return [];
       const before = readBytes(path, name);
       const css = asCharacters(before);
       const mark = css.startsWith('ï»¿') ? 3 : 0;
-      const edits = stylesheetEdits(css.slice(mark), this.rules);
-      const after = css.slice(0, mark) + applied(css.slice(mark), edits);
+      const kept = applied(css.slice(mark), stylesheetEdits(css.slice(mark), this.rules));
+      const own = this.stacks ? applied(kept, stackEdits(kept, this.stacks.names)) : kept;
+      const after = css.slice(0, mark) + own;
       return [{ file: this.fromBase(path), before, after: asBytes(after) }];
     });
   }
@@ -232,6 +243,13 @@ class SiteWiring {
   private replacedIn(html: string, path: string): PageWiring['isReplaced'] {
     return (kind, url) =>
       this.isReplaced(kind, url, path) && (kind !== 'hint' || !this.isAskedOtherwise(html, url));
+  }
+
+  /** @param files stylesheets of the site, absolute */
+  async readNames(files: readonly string[]): Promise<void> {
+    const { config, base, found } = this.parts;
+    const names = await stackNames(config, base, found);
+    this.stacks = { names, files };
   }
 
   private readonly rules: ReplacedRules = {

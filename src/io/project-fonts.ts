@@ -24,6 +24,11 @@ export async function projectSite(folder: string): Promise<string | undefined> {
   return undefined;
 }
 
+/** Stylesheets below a folder, absolute and sorted. */
+export async function stylesheetsBelow(folder: string): Promise<string[]> {
+  return (await glob('**/*.css', { cwd: folder, absolute: true, ignore: unwanted })).sort();
+}
+
 const templates = 'hbs,handlebars,mustache,njk,liquid,twig,erb,php,ejs,pug,vue,svelte,astro,jsx,tsx,md,mdx';
 
 /** Files below a folder that pages are made from, absolute and sorted. */

@@ -128,6 +128,28 @@ describe('wire', () => {
       { output: { folder: 'site/type', url: '/type/' } },
     ));
 
+  test('with --stacks, other names for a family, and stacks with nothing behind it', () =>
+    inSite(async (folder, dense) => {
+      const path = join(folder, 'site/b.css');
+      const css =
+        'b { font: bold 1em/2 FerrywakeSans } i { font-family: Ferrywake Sans, Georgia } u { font-family: Other }';
+      writeFileSync(path, css);
+      await dense('build', '--quiet');
+      await dense('wire');
+      expect(readFileSync(path, 'utf8')).toBe(css);
+      expect((await dense('wire', '--stacks', '--dry-run')).out).toContain('+++ site/b.css');
+      await dense('wire', '--stacks');
+      expect(readFileSync(path, 'utf8')).toMatch(
+        /^b \{ font: bold 1em\/2 "Ferrywake Sans", .+ \} i \{ font-family: Ferrywake Sans, Georgia \} u \{ font-family: Other \}$/,
+      );
+      expect(readFileSync(join(folder, 'site/index.html'), 'utf8')).toMatch(
+        /style="font-family: Lampbuoy Slab, Georgia, serif"/,
+      );
+      expect((await dense('wire', '--stacks')).out).toContain('0 files changed');
+      await dense('wire', '--undo');
+      expect(readFileSync(path, 'utf8')).toBe(css);
+    }));
+
   test.each<[string, RegExp, RegExp]>([
     [
       'html',

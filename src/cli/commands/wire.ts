@@ -13,6 +13,7 @@ interface WireOptions extends CommonOptions {
   config?: string;
   dryRun?: true;
   undo?: true;
+  stacks?: true;
   print?: PastedForm;
 }
 
@@ -21,6 +22,10 @@ export function configure(command: Command, terminal: Terminal): void {
     .option('-c, --config <file>', 'the config, if it is not found from here upwards')
     .option('--dry-run', 'show what would be changed, and change nothing')
     .option('--undo', 'bring every file back as it was')
+    .option(
+      '--stacks',
+      'change font-family too, where it has another name for a family, or nothing behind it',
+    )
     .addOption(
       new Option('--print <what>', 'what to paste where pages do not exist as files').choices([
         ...pastedForms,
@@ -32,9 +37,9 @@ export function configure(command: Command, terminal: Terminal): void {
     )
     .action(async (options: WireOptions) => {
       const reporter = new Reporter(terminal, options);
-      const { config, dryRun, undo, print } = options;
+      const { config, dryRun, undo, stacks, print } = options;
       const result = await wire(
-        { folder: terminal.folder, config, dryRun, undo, print },
+        { folder: terminal.folder, config, dryRun, undo, stacks, print },
         reporter.onProgress,
       );
       reporter.result(result);
