@@ -21,6 +21,18 @@ export interface InitRequest {
   folder: string;
   /** The folder that is served as the site; the likeliest below the folder if left out. */
   site?: string | undefined;
+  /** Who answers what would be guessed otherwise. */
+  questions?: InitQuestions | undefined;
+}
+
+/** What a person is asked, with a guess each. */
+export interface InitQuestions {
+  /** @returns those that go into the kit */
+  families: (found: readonly { family: string; isUsed: boolean; use: string }[]) => Promise<string[]>;
+  /** @param taken roles of other families */
+  role: (family: string, guess: string, taken: readonly string[]) => Promise<string>;
+  /** @returns undefined for URLs that are relative to each page */
+  url: (guess: string) => Promise<string | undefined>;
 }
 
 export interface InitResult {
@@ -66,13 +78,12 @@ export async function init(request: InitRequest, progress?: OnProgress): Promise
   const notes: string[] = [];
   const best = withoutDoubles(renamed(sources, pages, folder), notes);
   const drawn = usedFamilies(pages);
-  const isWanted = ({ face }: Source) => drawn.size === 0 || drawn.has(face.family.toLowerCase());
-  const wanted = best.filter(isWanted);
-  const chosen = wanted.length > 0 ? wanted : best;
+  const chosen = await chosenSources(best, drawn, request.questions);
   const undrawn = [...new Set(best.filter((one) => !chosen.includes(one)).map(({ face }) => face.family))];
   const out = site === undefined || site === '.' ? 'type' : `${site.replace(/\/$/, '')}/type`;
   const { config, reasons } = await draftConfig(chosen, { folder, out, site, pages }, progress);
-  const text = configText(config, { reasons, notes, undrawn, pages, drawn, folder });
+  const url = await askRest(config, reasons, request.questions);
+  const text = configText(config, { reasons, notes, undrawn, pages, drawn, folder, url });
   writeWhole(join(folder, configName), text);
   return {
     initVersion: 1,
@@ -82,6 +93,43 @@ export async function init(request: InitRequest, progress?: OnProgress): Promise
     undrawn,
   };
 }
+
+/** Those of families that pages use, or that a person wants. */
+async function chosenSources(
+  sources: readonly Source[],
+  used: ReadonlyMap<string, FamilyUse>,
+  questions: InitQuestions | undefined,
+): Promise<readonly Source[]> {
+  const isUsed = (family: string) => used.size === 0 || used.has(family.toLowerCase());
+  const guess = sources.filter(({ face }) => isUsed(face.family));
+  if (!questions) return guess.length > 0 ? guess : sources;
+  const families = [...new Set(sources.map(({ face }) => face.family))];
+  const wanted = await questions.families(
+    families.map((family) => {
+      const use = useText(used.get(family.toLowerCase()));
+      return { family, isUsed: guess.length === 0 || isUsed(family), use: use || 'no page draws it' };
+    }),
+  );
+  return sources.filter(({ face }) => wanted.includes(face.family));
+}
+
+/** Roles, which are changed in the config, and the URL of the kit. */
+async function askRest(
+  { families, site, output }: Awaited<ReturnType<typeof draftConfig>>['config'],
+  reasons: string[],
+  questions: InitQuestions | undefined,
+): Promise<string | undefined> {
+  if (!questions) return undefined;
+  for (const [i, family] of families.entries()) {
+    const taken = families.slice(0, i).map(({ role }) => role);
+    family.role = await questions.role(family.family, family.role, taken);
+  }
+  reasons.length = 0;
+  return questions.url(urlGuess(site?.root, output.folder));
+}
+
+const urlGuess = (root: string | undefined, folder: string): string =>
+  `/${relative(root ?? '.', folder).replaceAll('\\', '/')}/`;
 
 async function pagesOf(site: string, folder: string, progress?: OnProgress): Promise<FoundOnSite['pages']> {
   const { pages } = await scannedSite(await readSite([site], folder), false, progress);
@@ -163,12 +211,14 @@ interface DraftNotes {
   pages: FoundOnSite['pages'];
   drawn: ReadonlyMap<string, FamilyUse>;
   folder: string;
+  /** Undefined where nobody said. */
+  url: string | undefined;
 }
 
 /** The config with what it was drafted from as comments; nothing in it that equals a default. */
 function configText(
   { site, output, families }: Awaited<ReturnType<typeof draftConfig>>['config'],
-  { reasons, notes, undrawn, pages, drawn, folder }: DraftNotes,
+  { reasons, notes, undrawn, pages, drawn, folder, url }: DraftNotes,
 ): string {
   const languages = [...new Set(pages.flatMap((page) => page.languages))].filter(Boolean).sort();
   const browsers = projectBrowsers(folder);
@@ -179,7 +229,9 @@ function configText(
       : ['# site: { root: site }   # where the pages are, so that faces are cut to them']),
     'output:',
     `  folder: ${quoted(output.folder)}`,
-    `  # url: /${relative(site?.root ?? '.', output.folder).replaceAll('\\\\', '/')}/   # the same URL on every page, in the place of relative ones`,
+    url === undefined
+      ? `  # url: ${urlGuess(site?.root, output.folder)}   # the same URL on every page, in the place of relative ones`
+      : `  url: ${quoted(url)}`,
     ...(browsers ? [] : ['# reach: "defaults"   # a browserslist query; the project names none']),
     ...(languages.length > 0
       ? [
@@ -202,19 +254,25 @@ function familyLines(
   reasons: readonly string[],
   drawn: DraftNotes['drawn'],
 ): string[] {
-  const known = drawn.get(family.toLowerCase());
-  const faces = [...(known?.faces ?? [])].sort(([, a], [, b]) => b - a);
-  const use = faces.map(([face, pages]) => `${face} on ${pages === 1 ? '1 page' : `${pages} pages`}`);
+  const use = useText(drawn.get(family.toLowerCase()));
   const reason = reasons.find((one) => one.startsWith(`${family}: role ${role}, `));
   const why = reason?.slice(`${family}: role ${role}, `.length);
   return [
-    `  - family: ${quoted(family)}${use.length > 0 ? `   # ${known?.isDrawn ? 'drawn' : 'may be drawn'}: ${use.slice(0, 4).join(', ')}${use.length > 4 ? ' …' : ''}` : ''}`,
+    `  - family: ${quoted(family)}${use ? `   # ${use}` : ''}`,
     ...(files.length === 1
       ? [`    files: [${quoted(files[0])}]`]
       : ['    files:', ...files.map((file) => `      - ${quoted(file)}`)]),
     `    role: ${quoted(role)}${why ? `   # ${why}` : ''}`,
     `    fallback: [${fallback.map(quoted).join(', ')}]`,
   ];
+}
+
+/** `drawn: 400 on 2 pages`; empty where no page uses it. */
+function useText(use: FamilyUse | undefined): string {
+  const faces = [...(use?.faces ?? [])].sort(([, a], [, b]) => b - a);
+  const texts = faces.map(([face, pages]) => `${face} on ${pages === 1 ? '1 page' : `${pages} pages`}`);
+  const shown = `${texts.slice(0, 4).join(', ')}${texts.length > 4 ? ' …' : ''}`;
+  return shown === '' ? '' : `${use?.isDrawn ? 'drawn' : 'may be drawn'}: ${shown}`;
 }
 
 /** A YAML scalar; plain where it can't be read as anything else. */

@@ -1,9 +1,11 @@
 import { resolve } from 'node:path';
+import pMap from 'p-map';
 import { writeFont } from '../core/containers/index.js';
 import { joinFonts } from '../core/join/index.js';
 import type { Font } from '../core/sfnt/font.js';
 import { DenseGlyphError } from '../errors.js';
 import { filesOf } from '../io/earlier-files.js';
+import { processors } from '../io/processors.js';
 import { writeWhole } from '../io/write-whole.js';
 import { sha256 } from '../kit/digest.js';
 import { faceRuleOf } from '../site/usage/declared-faces.js';
@@ -52,32 +54,48 @@ export async function joinedFaces(
     groups.map((group) => group.length),
     progress,
   );
-  const joined: JoinedFile[] = [];
-  const inParts: FaceInParts[] = [];
   const isMissing = new Set(missing.map(faceKey));
-  for (const group of groups) {
-    const [{ face }] = group;
-    steps.begin(face.family);
-    const from = group.map(({ file }) => file);
-    const known = earlier?.joined?.find((one) => one.from.join() === from.join());
-    const there = known && read(known.file);
-    if (known && there && sha256(there) === known.sha256) joined.push(known);
-    else if (isMissing.has(faceKey(face)))
-      inParts.push({ ...named(face), files: group.length, why: 'one of them could not be had' });
-    else {
-      const result = joinedFont(group);
-      if ('hindrance' in result) inParts.push({ ...named(face), files: group.length, why: result.hindrance });
-      else {
-        const { bytes } = await writeFont(result.font, 'woff2');
-        const digest = sha256(bytes);
-        const file = adoptedName({ ...face, unicodeRange: undefined }, digest, 'woff2');
-        writeWhole(resolve(out, file), bytes);
-        joined.push({ file, sha256: digest, bytes: bytes.length, ...named(face), from });
-      }
-    }
-    steps.end(group.length);
-  }
-  return { joined, inParts };
+  // Most of the time is compressing, in threads of its own.
+  const made = await pMap(
+    groups,
+    async (group): Promise<JoinedFile | FaceInParts> => {
+      const [{ face }] = group;
+      steps.begin(face.family);
+      const from = group.map(({ file }) => file);
+      const known = earlier?.joined?.find((one) => one.from.join() === from.join());
+      const there = known && read(known.file);
+      const one =
+        known && there && sha256(there) === known.sha256
+          ? known
+          : await joinedOrNot(group, from, isMissing.has(faceKey(face)), out);
+      steps.end(group.length);
+      return one;
+    },
+    { concurrency: processors() },
+  );
+  return {
+    joined: made.filter((one) => 'from' in one),
+    inParts: made.filter((one) => 'why' in one),
+  };
+}
+
+/** Writes the file where there is one. */
+async function joinedOrNot(
+  group: readonly BroughtPart[],
+  from: string[],
+  isMissing: boolean,
+  out: string,
+): Promise<JoinedFile | FaceInParts> {
+  const [{ face }] = group;
+  const why = (reason: string) => ({ ...named(face), files: group.length, why: reason });
+  if (isMissing) return why('one of them could not be had');
+  const result = joinedFont(group);
+  if ('hindrance' in result) return why(result.hindrance);
+  const { bytes } = await writeFont(result.font, 'woff2');
+  const digest = sha256(bytes);
+  const file = adoptedName({ ...face, unicodeRange: undefined }, digest, 'woff2');
+  writeWhole(resolve(out, file), bytes);
+  return { file, sha256: digest, bytes: bytes.length, ...named(face), from };
 }
 
 /** Faces that several files make, each for characters of its own; not where one of the files is for all. */

@@ -24,6 +24,9 @@ void run(process.argv.slice(2), {
   get interactive() {
     return process.stderr.isTTY === true;
   },
+  get asks() {
+    return process.stdin.isTTY && process.stdout.isTTY;
+  },
   get columns() {
     return process.stdout.columns ?? 100;
   },

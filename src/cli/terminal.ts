@@ -4,6 +4,8 @@ export interface Terminal {
   err: (text: string) => void;
   /** Whether stderr is a terminal, which shows progress. */
   interactive: boolean;
+  /** Whether somebody can be asked: input and output are terminals. */
+  asks: boolean;
   /** Characters in a line. */
   columns: number;
   /** The folder that the command was called in. */

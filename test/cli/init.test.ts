@@ -1,10 +1,11 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { spawn } from 'node:child_process';
 import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { load } from 'js-yaml';
 import { startFontHost, type FontHost } from '#src/rehearsal/font-host.js';
 import { cli, inFolder } from '../../test-support/cli.js';
-import { readSample, sampleFonts } from '../../test-support/paths.js';
+import { readSample, root, sampleFonts } from '../../test-support/paths.js';
 
 let host: FontHost;
 beforeAll(async () => {
@@ -70,6 +71,62 @@ describe('init', () => {
         expect((await run('build', '--quiet')).code).toBe(0);
       },
     ));
+
+  // Other systems' script has other arguments.
+  (process.platform === 'linux' ? test : test.skip)(
+    'what is asked is what is written: families, roles, the URL',
+    () =>
+      inProject(
+        { 'index.html': page('p { font-family: "Ferrywake Sans" }', '<p>Pier') },
+        async (run, folder) => {
+          cpSync(join(sampleFonts, 'FerrywakeSans-Regular.ttf'), join(folder, 'a.ttf'));
+          cpSync(join(sampleFonts, 'TidelogMono-Regular.ttf'), join(folder, 'b.ttf'));
+          const refused = await run('init', '--ask');
+          expect([refused.code, refused.err]).toEqual([2, expect.stringContaining('--ask needs a terminal')]);
+          const program = join(root, 'dist/bin/dense-glyph.js');
+          // Down and space for the second family, which no page draws; the second role by its letters.
+          const keys = ['\x1b[B', ' ', '\r', '\r', '\x7f\x7f\x7f\x7fnotes\r', '/type/\r'];
+          const asked = spawn(
+            'script',
+            ['-qec', `stty cols 120 rows 40; ${process.execPath} ${program} init --ask`, '/dev/null'],
+            {
+              cwd: folder,
+              env: { ...process.env, TERM: 'xterm' },
+            },
+          );
+          const closed = new Promise((done) => asked.on('close', done));
+          let seen = '';
+          asked.stdout.on('data', (bytes: Buffer) => {
+            seen += bytes.toString();
+          });
+          const questions = [
+            /Which families/,
+            /./,
+            /./,
+            /What is Ferrywake/,
+            /What is Tidelog/,
+            /By which URL/,
+          ];
+          for (const [i, key] of keys.entries()) {
+            while (!questions[i].test(seen)) await new Promise((done) => setTimeout(done, 50));
+            asked.stdin.write(key);
+            await new Promise((done) => setTimeout(done, 300));
+          }
+          asked.stdin.end();
+          await closed;
+          const { config, text } = configIn(folder);
+          expect(config).toMatchObject({
+            output: { url: '/type/' },
+            families: [
+              { family: 'Ferrywake Sans', role: 'body' },
+              { family: 'Tidelog Mono', role: 'notes' },
+            ],
+          });
+          expect(text).not.toContain('is left out');
+        },
+      ),
+    30_000,
+  );
 
   test('a folder without fonts is told', () =>
     inProject({ 'index.html': '<p>Pier' }, async (run) => {

@@ -74,6 +74,7 @@ describe('progress', () => {
     out: () => undefined,
     err: (text: string) => void said.push(text),
     interactive,
+    asks: false,
     columns: 100,
     folder: '/',
     environment: {},

@@ -1,5 +1,6 @@
 import type { Command } from 'commander';
-import { init } from '../../app/init.js';
+import { init, type InitQuestions } from '../../app/init.js';
+import { DenseGlyphError } from '../../errors.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 
@@ -9,16 +10,20 @@ export const order = 50;
 
 interface InitOptions extends CommonOptions {
   site?: string;
+  ask?: true;
 }
 
 export function configure(command: Command, terminal: Terminal): void {
   command
     .argument('[fonts...]', 'font files, folders, globs or archives; all below this folder if none is named')
     .option('--site <dir>', 'the folder that is served as the site; the likeliest one if left out')
+    .option('--ask', 'ask which families, for what, and by which URL, in a terminal')
     .addHelpText('after', '\nExample:\n  dense-glyph init fonts --site site\n')
     .action(async (fonts: string[], options: InitOptions) => {
       const reporter = new Reporter(terminal, options);
-      const result = await init({ fonts, folder: terminal.folder, site: options.site }, reporter.onProgress);
+      const questions = options.ask ? await askedQuestions(terminal, options) : undefined;
+      const request = { fonts, folder: terminal.folder, site: options.site, questions };
+      const result = await init(request, options.ask ? undefined : reporter.onProgress);
       reporter.result(result);
       reporter.say(
         `${result.file}:`,
@@ -28,4 +33,17 @@ export function configure(command: Command, terminal: Terminal): void {
         'Next  look it over, then dense-glyph build',
       );
     });
+}
+
+/** @throws DenseGlyphError `call-invalid` where nobody can answer */
+async function askedQuestions(terminal: Terminal, { json, quiet }: CommonOptions): Promise<InitQuestions> {
+  if (!terminal.asks || json || quiet)
+    throw new DenseGlyphError(
+      'call-invalid',
+      '--ask needs a terminal that somebody sits at',
+      {},
+      'leave it out: what would be asked is a comment in the config then',
+    );
+  const { questions } = await import('../questions.js');
+  return questions;
 }

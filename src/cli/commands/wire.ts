@@ -43,7 +43,8 @@ export function configure(command: Command, terminal: Terminal): void {
         reporter.onProgress,
       );
       reporter.result(result);
-      reporter.say(...wireLines(result, dryRun === true));
+      const asked = `dense-glyph wire${stacks ? ' --stacks' : ''}`;
+      reporter.say(...wireLines(result, { isDry: dryRun === true, asked }));
       if (result.undone?.some(({ state }) => state === 'changed')) terminal.fallShort();
     });
 }

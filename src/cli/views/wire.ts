@@ -2,10 +2,14 @@ import colors from 'picocolors';
 import type { WireResult } from '../../app/wire.js';
 import { count } from './words.js';
 
-/** What was changed, or would be, and what is left to do. */
+/**
+ * What was changed, or would be, and what is left to do.
+ *
+ * @param asked the call that does what a dry run shows
+ */
 export function wireLines(
   { site, files, unchanged, byHand, undone, printed }: WireResult,
-  isDry: boolean,
+  { isDry, asked }: { isDry: boolean; asked: string },
 ): string[] {
   if (undone) return undoneLines(undone);
   if (printed) return [...printed.text.trimEnd().split('\n'), '', `Next  put this into ${printed.where}.`];
@@ -20,7 +24,7 @@ export function wireLines(
     ...byHand.map(({ file, line, what }) => `${colors.yellow('by hand')}  ${file}:${line}: ${what}`),
     ...(byHand.length > 0 ? [''] : []),
     ...(isDry
-      ? ['Next  dense-glyph wire']
+      ? [`Next  ${asked}`]
       : [
           `Next  dense-glyph scan ${site} says what still asks another host;`,
           '      dense-glyph wire --undo brings every file back.',
