@@ -1,12 +1,14 @@
 // Takes the pictures in docs/screenshots from the demo data: pages in Chromium, terminal views in a window under Xvfb.
 // Needs Xvfb, xterm, xdotool and ImageMagick's import.
 import { execFileSync, spawn, spawnSync } from 'node:child_process';
-import { cpSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { fileURLToPath, pathToFileURL } from 'node:url';
+
 import puppeteer from 'puppeteer-core';
+import { startFontHost } from '../build/src/rehearsal/font-host.js';
 import { serveFolder } from '../build/src/rehearsal/serve.js';
 import { findBrowser } from './browsers.mjs';
 
@@ -64,6 +66,27 @@ async function pages() {
   await browser.close();
 }
 
+/** The sample site as if a host served its faces, in pieces. */
+async function broughtHome() {
+  const names = ['FerrywakeSans-Variable.ttf', 'FerrywakeSans-VariableItalic.ttf', 'LampbuoySlab-Bold.otf'];
+  const host = await startFontHost(
+    names.map((path) => ({ path, bytes: readFileSync(join(root, 'sample/fonts', path)) })),
+  );
+  cpSync(join(root, 'sample/site'), join(folder, 'site'), { recursive: true });
+  const links = ['ferrywake-sans', 'lampbuoy-slab'].map(
+    (family) => `<link rel="stylesheet" href="${host.styles}/css/${family}.css?cut">`,
+  );
+  for (const page of ['index.html', 'el/index.html', 'pl/index.html', 'fares.html']) {
+    const path = join(folder, 'site', page);
+    const html = readFileSync(path, 'utf8');
+    writeFileSync(path, html.replace('<link rel="stylesheet"', `${links.join('\n')}\n$&`));
+  }
+  const hosts = [host.styles, host.files].map((origin) => new URL(origin).host).join(' ');
+  await terminal('adopt', `node ${program} adopt site --out adopted --allow-host ${hosts}`, 15);
+  await terminal('init', `node ${program} init adopted --site site`, 28);
+  await host.close();
+}
+
 try {
   await terminal('demo', `node ${program} demo --out ferries`, 33);
   const config = '--config ferries/dense-glyph.config.yaml';
@@ -87,6 +110,7 @@ try {
   spawnSync('node', [program, 'scan', 'before', '--page', 'scan.html', '--quiet'], { cwd: folder });
   execFileSync('node', [program, 'inspect', variable, '--page', 'specimen.html', '--quiet'], { cwd: folder });
   await pages();
+  await broughtHome();
 } finally {
   rmSync(folder, { recursive: true, force: true });
 }

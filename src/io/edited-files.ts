@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, realpathSync, rmdirSync, statSync } from 'node:fs';
-import { isAbsolute, join, normalize, resolve } from 'node:path';
-import { removeQuietly, writeWhole } from './write-whole.js';
+import { dirname, isAbsolute, join, normalize, resolve } from 'node:path';
+import { removeLeftovers, removeQuietly, writeWhole } from './write-whole.js';
 
 /** A file of the user's that is to be another. */
 export interface EditedFile {
@@ -69,6 +69,8 @@ export class EditedFiles {
   undo(): UndoneFile[] {
     const entries = this.entries();
     const left: Entry[] = [];
+    const paths = entries.map(({ file }) => resolve(this.folder, file)).filter((path) => existsSync(path));
+    for (const folder of new Set(paths.map((path) => dirname(realpathSync(path))))) removeLeftovers(folder);
     const done = entries.map((entry): UndoneFile => {
       const { file, before, after } = entry;
       const path = resolve(this.folder, file);

@@ -39,7 +39,7 @@ export function writeWhole(path: string, bytes: Uint8Array | string, mode?: numb
   const temporary = beside(path);
   try {
     makeFolder(dirname(path));
-    removeLeftovers(dirname(path));
+    if (!cleaned.has(dirname(path))) removeLeftovers(dirname(path));
     writeFileSync(temporary, bytes);
     if (mode !== undefined) chmodSync(temporary, mode);
     renameSync(temporary, path);
@@ -63,8 +63,8 @@ export function makeFolder(path: string): void {
   }
 }
 
-function removeLeftovers(folder: string): void {
-  if (cleaned.has(folder)) return;
+/** Takes away what processes left unfinished in a folder that aren't there any more. */
+export function removeLeftovers(folder: string): void {
   cleaned.add(folder);
   for (const name of readdirSync(folder)) if (isLeftover(name)) removeQuietly(join(folder, name));
 }

@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
+import { spawnSync } from 'node:child_process';
 import {
   chmodSync,
   existsSync,
@@ -14,7 +15,9 @@ import {
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { basename, join } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { EditedFiles } from '#src/io/edited-files.js';
+import { root } from '../../test-support/paths.js';
 
 let folder: string;
 beforeEach(() => {
@@ -52,6 +55,57 @@ test.each([0, 1, 2, 3])('a process that was ended after %d files leaves what und
   edits().undo();
   expect(all()).toEqual(names);
 });
+
+/** Ends the process by a signal that it can't catch, before its nth change of the file system. */
+const ending = `
+import fs from 'node:fs';
+import { syncBuiltinESMExports } from 'node:module';
+let left = Number(process.env.ENDS_AT);
+for (const name of ['writeFileSync', 'writeSync', 'renameSync', 'mkdirSync', 'rmSync', 'rmdirSync', 'unlinkSync', 'chmodSync', 'fsyncSync']) {
+  const own = fs[name];
+  fs[name] = (...args) => {
+    if (--left === 0) process.kill(process.pid, 'SIGKILL');
+    return own(...args);
+  };
+}
+syncBuiltinESMExports();
+const { EditedFiles } = await import(process.env.MODULE);
+const edits = new EditedFiles(process.cwd(), process.cwd() + '/.state');
+const [undoes, ...names] = process.argv.slice(1);
+if (undoes === 'undo') edits.undo();
+else edits.write(names.map((file) => ({ file, before: fs.readFileSync(file), after: Buffer.from(file + ' once') })));
+`;
+const endedAt = (step: number, ...args: string[]) =>
+  spawnSync(process.execPath, ['--input-type=module', '-e', ending, '--', ...args], {
+    cwd: folder,
+    env: {
+      ...process.env,
+      ENDS_AT: String(step),
+      MODULE: pathToFileURL(join(root, 'build/src/io/edited-files.js')).href,
+    },
+  }).signal === 'SIGKILL';
+
+test('a process that is ended at any step of its writing, or of its undoing, leaves what undo brings back', () => {
+  const whole = (text: string, name: string) => [name, `${name} once`].includes(text);
+  let steps = 0;
+  for (let ended = true; ended; steps++) {
+    for (const name of names) put(name, name);
+    ended = endedAt(steps + 1, 'write', ...names);
+    expect(all().every((text, i) => whole(text, names[i]))).toBe(true);
+    edits().undo();
+    expect([steps, all(), readdirSync(folder).sort()]).toEqual([steps, names, names]);
+  }
+  expect(steps).toBeGreaterThan(names.length * 2);
+  let undone = 0;
+  for (let ended = true; ended; undone++) {
+    edits().write(edit('once'));
+    ended = endedAt(undone + 1, 'undo');
+    expect(all().every((text, i) => whole(text, names[i]))).toBe(true);
+    edits().undo();
+    expect([undone, all(), readdirSync(folder).sort()]).toEqual([undone, names, names]);
+  }
+  expect(undone).toBeGreaterThan(names.length);
+}, 60_000);
 
 test('after a second run that was ended halfway too', () => {
   for (const name of names) put(name, name);

@@ -149,6 +149,58 @@ export const guides = {
     };
   },
 
+  'component-frameworks': async ({ folder, put, run }) => {
+    const layout = (head) => `import { Departures } from './departures.jsx';
+export const Root = () => (
+  <html lang="en">
+    <head>
+      <title>Pier</title>
+${head}      <link rel="stylesheet" href="/site.css" />
+    </head>
+    <body>
+      <h1>Four boats</h1>
+      <p>The first boat leaves at six.</p>
+      <Departures />
+    </body>
+  </html>
+);
+`;
+    put('package.json', '{ "type": "module" }');
+    put('vite.config.js', "export default { esbuild: { jsx: 'automatic' }, ssr: { noExternal: true } };");
+    put('src/root.jsx', layout(''));
+    put(
+      'src/departures.jsx',
+      "export const Departures = () => <p style={{ fontFamily: 'var(--type-times)' }}>06:40 21:15</p>;\n",
+    );
+    put(
+      'src/pages.jsx',
+      "import { writeFileSync } from 'node:fs';\nimport { renderToString } from 'react-dom/server';\nimport { Root } from './root.jsx';\nwriteFileSync('out/index.html', `<!doctype html>${renderToString(<Root />)}`);\n",
+    );
+    put('out/site.css', css);
+    put(
+      'dense-glyph.config.yaml',
+      `${config('out', 'out/type', '/type/')}  - { family: Tidelog Mono, files: [fonts/TidelogMono-Regular.ttf], role: times, fallback: [monospace], preload: none }\n`,
+    );
+    run('npm', 'install', '--silent', 'vite@5', 'react@18', 'react-dom@18');
+    const render = () => {
+      run('npx', 'vite', 'build', '--ssr', 'src/pages.jsx', '--outDir', 'pages');
+      run('node', 'pages/pages.js');
+    };
+    // The first pages are what the faces are cut to.
+    render();
+    run('dense-glyph', 'build');
+    const head = run('dense-glyph', 'wire', '--print', 'html').split('\n\nNext')[0];
+    put(
+      'src/root.jsx',
+      layout(`${head.replaceAll(' crossorigin>', ' crossOrigin="">').replace(/>$/gm, ' />')}\n`),
+    );
+    render();
+    return {
+      ...(await serve(join(folder, 'out'))),
+      version: `react ${versionOf(folder, 'react')}, vite ${versionOf(folder, 'vite')}`,
+    };
+  },
+
   nginx: async ({ folder, put, run }) => {
     const port = await freePort();
     wired(put, run);

@@ -24,6 +24,10 @@ import { SharedTuples } from './shared-tuples.js';
 /** One font, or why the files have to stay what they are, to follow on «because»: `their metrics differ`. */
 export type Joined = { font: Font } | { hindrance: string };
 
+/** Hosts cut the largest fonts into some hundred files; what comes from a host may be made to take long. */
+const mostParts = 1000;
+const mostCharacters = 0x20000;
+
 /** Shaping puts it under a mark that stands alone, with the marks of the same file, whatever the file's rule names. */
 const dottedCircle = 0x25cc;
 
@@ -44,6 +48,8 @@ export function joinFonts(files: readonly { font: Font; ranges?: CodePointSet | 
       });
       return { font, characters };
     });
+    if (files.length > mostParts || parts.some(({ characters }) => characters.size > mostCharacters))
+      return { hindrance: 'they are more than a font is cut into' };
     refuseOthers(parts);
     return { font: joined(parts) };
   } catch (cause) {
@@ -65,10 +71,10 @@ function joined(parts: readonly PartialFont[]): Font {
     ['hmtx', joinedMetrics(parts, numbering, 'hhea', 'hmtx')],
     [cmap.tag, joinedCmap(parts, numbering)],
     ...outlines,
-    ['name', first.bytesOf('name')],
     [post.tag, post.serialise({ ...first.table(post), version: 0x00030000 })],
     ...joinedLayouts(parts, numbering, contents),
   ]);
+  if (first.has('name')) tables.set('name', first.bytesOf('name'));
   if (first.has(os2.tag)) tables.set(os2.tag, joinedOs2(parts));
   if (first.has('vmtx') && first.has('vhea')) {
     tables.set('vhea', withCount(first.bytesOf('vhea'), numbering.origins.length));

@@ -64,6 +64,9 @@ export function joinedLayout(
   return { tag, ...features.sorted(scripts), lookups, lookupNumbers };
 }
 
+/** All pairs of them are compared. */
+const mostShared = 3000;
+
 /** Old numbers of lookups, which contexts name, are told apart by part. */
 const perPart = 0x10000;
 
@@ -79,6 +82,7 @@ function withoutShared(
   for (let earlier = 0; earlier < part; earlier++) {
     const among = numbering.sharedWith(part, earlier);
     if (among.size === 0) continue;
+    if (among.size > mostShared) throw new Hindrance('they have too many characters in common');
     const before = layouts[earlier];
     const effects = effectsAmong({ ...layout, lookups: layout.lookups }, among, contentOf);
     const others = before ? effectsAmong(before, among, contentOf) : new Map<string, string>();
