@@ -165,38 +165,32 @@ describe('faces come home', () => {
     expect(host.requests.every(({ path }) => path.startsWith('/css/'))).toBe(true);
   });
 
-  test('partial files become one source again, beside them; those that cannot stay, with the reason', async () => {
+  test('partial files become one source again, beside them', async () => {
     const names = ['FerrywakeSans-Variable.ttf', 'LampbuoySlab-Bold.otf'];
     const cutHost = await startFontHost(names.map((path) => ({ path, bytes: readSample(path) })));
     try {
       const allowHosts = [cutHost.styles, cutHost.files].map((origin) => new URL(origin).host);
       const urls = ['ferrywake-sans', 'lampbuoy-slab'].map((name) => `${cutHost.styles}/css/${name}.css?cut`);
       const first = await bring(urls, { allowHosts });
-      expect(first.joined).toMatchObject([
-        {
-          family: 'Ferrywake Sans',
-          weight: '300 800',
-          file: expect.stringMatching(/^ferrywake-sans-300-800n-\w{8}\.woff2$/),
-        },
-      ]);
-      expect(first.inParts).toMatchObject([
-        { family: 'Lampbuoy Slab', files: 3, why: expect.stringMatching(/CFF/) },
-      ]);
-      const [{ file, from }] = first.joined;
-      const { font } = openFont(readFileSync(join(folder, 'fonts', file)));
-      const sizes = from.map(
-        (part) => mappedCharacters(openFont(readFileSync(join(folder, 'fonts', part))).font).size,
-      );
-      expect(mappedCharacters(font).size).toBeGreaterThan(Math.max(...sizes));
-      expect(textIn('faces.css')).not.toContain(file);
-      const opened = await openSources(['fonts'], folder);
-      expect(opened.map(({ path }) => path).sort()).toEqual(
+      expect([first.joined, first.inParts]).toMatchObject([
         [
-          `fonts/${file}`,
-          ...first.faces.filter(({ family }) => family === 'Lampbuoy Slab').map((one) => `fonts/${one.file}`),
-        ].sort(),
-      );
+          { family: 'Ferrywake Sans', weight: '300 800', from: { length: 3 } },
+          { family: 'Lampbuoy Slab', weight: '700', from: { length: 3 } },
+        ],
+        [],
+      ]);
+      expect(first.joined[0].file).toMatch(/^ferrywake-sans-300-800n-\w{8}\.woff2$/);
+      for (const { file, from } of first.joined) {
+        const charactersOf = (name: string) =>
+          mappedCharacters(openFont(readFileSync(join(folder, 'fonts', name))).font).size;
+        expect(charactersOf(file)).toBeGreaterThan(Math.max(...from.map(charactersOf)));
+        expect(textIn('faces.css')).not.toContain(file);
+      }
+      const opened = await openSources(['fonts'], folder);
+      expect(opened.map(({ path }) => path)).toEqual(first.joined.map(({ file }) => `fonts/${file}`).sort());
       expect((await bring(urls, { allowHosts })).joined).toEqual(first.joined);
+
+      const [{ file, from }] = first.joined;
       rmSync(join(folder, 'fonts', file));
       expect((await bring(urls, { offline: true })).findings).toMatchObject([
         { code: 'adopted-file-changed' },
@@ -205,10 +199,27 @@ describe('faces come home', () => {
       cutHost.faults.set(new URL(gone.from).pathname, 'missing');
       rmSync(join(folder, 'fonts', from[0]));
       const { joined, inParts } = await bring(urls, { allowHosts });
-      expect([joined, inParts[0].why]).toEqual([[], 'one of them could not be had']);
+      expect([joined, inParts]).toMatchObject([
+        [{ family: 'Lampbuoy Slab' }],
+        [{ family: 'Ferrywake Sans', why: 'one of them could not be had' }],
+      ]);
     } finally {
       await cutHost.close();
     }
+  });
+
+  test('files that are no cuts of one font stay parts, with the reason', async () => {
+    const rule = (file: string, range: string) =>
+      `@font-face { font-family: Quay; src: url(${file}.ttf); unicode-range: ${range} }`;
+    put('node_modules/face/index.css', rule('Regular', 'U+20-7E') + rule('Bold', 'U+370-3FF'));
+    for (const style of ['Regular', 'Bold'])
+      writeFileSync(join(folder, `node_modules/face/${style}.ttf`), readSample(`FerrywakeSans-${style}.ttf`));
+    const { joined, inParts } = await bring(['node_modules/face/index.css']);
+    expect([joined, inParts]).toEqual([[], [{ family: 'Quay', files: 2, why: 'their metrics differ' }]]);
+    expect((await openSources(['fonts'], folder)).map(({ ranges }) => ranges?.has(0x41))).toEqual([
+      expect.any(Boolean),
+      expect.any(Boolean),
+    ]);
   });
 
   test('what is no address of the web is refused, and so is a folder without hosted faces', async () => {

@@ -66,7 +66,10 @@ async function cutAndJoin(file: string, seed: number, weights: number[]): Promis
   const joined = joinFonts(cuts);
   if ('hindrance' in joined) throw new Error(`${file}: ${joined.hindrance}`);
   const keep = async (name: string, made: Font) => {
-    writeFileSync(join(folder, `${seed}-${name}`), (await writeFont(made, 'ttf')).bytes);
+    writeFileSync(
+      join(folder, `${seed}-${name}`),
+      (await writeFont(made, made.flavour === 'cff' ? 'otf' : 'ttf')).bytes,
+    );
     return `/${seed}-${name}`;
   };
   const made = [];
@@ -112,6 +115,7 @@ beforeAll(async () => {
           .map(({ file }) => file),
       ),
     ].map((file): [string, number[]] => [file, [400]]),
+    [join(sampleFonts, 'LampbuoySlab-Bold.otf'), [400]],
     [join(sampleFonts, 'FerrywakeSans-Variable.ttf'), [300, 640]],
     [variableVendorFont, [300, 640]],
   ];

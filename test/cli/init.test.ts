@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { spawn } from 'node:child_process';
-import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { load } from 'js-yaml';
 import { startFontHost, type FontHost } from '#src/rehearsal/font-host.js';
@@ -154,6 +154,11 @@ describe('init', () => {
         const hosts = [host.styles, host.files].map((origin) => new URL(origin).host);
         const adopted = await run('adopt', 'public', '--out', 'fonts', '--allow-host', ...hosts);
         expect(adopted.code).toBe(0);
+        // As where files can't be joined.
+        if (files > 1) {
+          for (const name of readdirSync(join(folder, 'fonts')))
+            if (/^lampbuoy-slab-700n-\w{8}\./.test(name)) rmSync(join(folder, 'fonts', name));
+        }
         await run('init');
         const { code, out, err } = await run('build', '--json');
         expect([code, err]).toEqual([0, '']);

@@ -12,6 +12,8 @@ import { readSample } from '../../test-support/paths.js';
 const regular = openFont(readSample('FerrywakeSans-Regular.ttf')).font;
 const variable = openFont(readSample('FerrywakeSans-Variable.ttf')).font;
 
+const slab = openFont(readSample('LampbuoySlab-Bold.otf')).font;
+
 const cut = (font: Font, ranges: string) => ({
   font: subsetFont(font, { characters: parseUnicodeRanges(ranges), features: 'all' }).font,
   ranges: parseUnicodeRanges(ranges),
@@ -29,6 +31,7 @@ describe('cuts of a font are joined', () => {
   test.each([
     ['static', regular],
     ['variable', variable],
+    ['with CFF outlines', slab],
   ])('%s: characters and advances as in the cuts, no glyph twice that nothing needs', (_, font) => {
     const parts = [cut(font, latin), cut(font, 'U+A0-24F'), cut(font, greek)];
     const joined = joinFonts(parts);
@@ -81,11 +84,7 @@ describe('cuts of a font are joined', () => {
       [one, withTable(one, 'hmtx', widerGlyphs)],
       'they draw U+0020 differently',
     ],
-    [
-      'with CFF outlines',
-      [cut(openFont(readSample('LampbuoySlab-Bold.otf')).font, latin), other],
-      'their outlines are CFF, which can’t be joined yet',
-    ],
+    ['with CFF outlines, and without', [cut(slab, latin), other], 'their outlines are of different kinds'],
   ])('not files %s', (_, parts, words) => {
     const joined = joinFonts(parts);
     expect('hindrance' in joined && joined.hindrance).toEqual(

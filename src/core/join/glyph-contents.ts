@@ -1,4 +1,4 @@
-// OpenType: glyf, hmtx and gvar: what tells a glyph from others, whatever its number
+// OpenType: outlines, hmtx and gvar: what tells a glyph from others, whatever its number
 
 import { bytesKey } from '../bytes/key.js';
 import { Reader } from '../bytes/reader.js';
@@ -6,6 +6,7 @@ import type { Font } from '../sfnt/font.js';
 import { eachComponent } from '../tables/glyf-components.js';
 import { glyf, hmtx, maxp } from '../tables/index.js';
 import { eachSharedTuple, readGlyphVariations } from '../variations/glyph-variations.js';
+import type { CffOutlines } from './cff.js';
 import { Hindrance, type PartialFont } from './partial-font.js';
 import type { Origin } from './numbering.js';
 import type { SharedTuples } from './shared-tuples.js';
@@ -22,6 +23,7 @@ export class GlyphContents {
   constructor(
     private readonly parts: readonly PartialFont[],
     tuples: SharedTuples,
+    private readonly cff: CffOutlines | undefined,
   ) {
     this.numbers = parts.map(() => []);
     this.keyOf = parts.map(({ font }, part) => ownKey(font, part, tuples));
@@ -34,23 +36,24 @@ export class GlyphContents {
     const known = this.numbers[part][glyphId];
     if (known !== undefined) return known;
     if (depth > maximumDepth) throw new Hindrance('a glyph is made of itself');
-    const table = this.parts[part].font.table(glyf);
-    const record = glyphId < table.offsets.length - 1 ? glyf.recordOf(table, glyphId) : new Uint8Array(0);
-    const key = `${this.outlineKey(record, part, depth)}|${this.keyOf[part](glyphId)}`;
+    const outline = this.cff?.keyOf(part, glyphId) ?? this.glyfKey({ part, glyphId }, depth);
+    const key = `${outline}|${this.keyOf[part](glyphId)}`;
     let number = this.known.get(key);
     if (number === undefined) this.known.set(key, (number = this.known.size));
     return (this.numbers[part][glyphId] = number);
   }
 
-  private outlineKey(record: Uint8Array, part: number, depth: number): string {
+  private glyfKey({ part, glyphId }: Origin, depth: number): string {
+    const table = this.parts[part].font.table(glyf);
+    const record = glyphId < table.offsets.length - 1 ? glyf.recordOf(table, glyphId) : new Uint8Array(0);
     if (record.length < glyf.headerSize || record[0] < 0x80) return bytesKey(withoutPadding(record));
     const { numGlyphs } = this.parts[part].font.table(maxp);
     const plain = record.slice();
     const components: number[] = [];
     const reader = new Reader(record, glyf.tag).seek(glyf.headerSize);
-    eachComponent(reader, (glyphId, at) => {
+    eachComponent(reader, (component, at) => {
       plain.fill(0, at + 2, at + 4);
-      components.push(glyphId < numGlyphs ? this.of({ part, glyphId }, depth + 1) : -1);
+      components.push(component < numGlyphs ? this.of({ part, glyphId: component }, depth + 1) : -1);
     });
     return `${components.join()};${bytesKey(plain.subarray(0, reader.position))}`;
   }

@@ -10,13 +10,14 @@ import type { VariationSelector } from '../tables/cmap-variation-sequences.js';
 import { cmap, head, hhea, maxp, os2, post } from '../tables/index.js';
 import { CodePointSet } from '../text/code-point-set.js';
 import { mappedCharacters } from '../text/mapped-characters.js';
+import { CffOutlines } from './cff.js';
 import { GlyphContents } from './glyph-contents.js';
 import { joinedGdef, withMovedMarkSets } from './glyph-classes.js';
 import { joinedLayout, layoutsOf } from './layout.js';
 import { joinedMetricVariations } from './metric-variations.js';
 import { withMovedDeltas } from './moved-deltas.js';
 import { numberGlyphs, type Numbering } from './numbering.js';
-import { joinedGlyphVariations, joinedMetrics, joinedOutlines } from './outlines.js';
+import { joinedGlyphVariations, joinedMetrics, joinedOutlines, joinedVerticalOrigins } from './outlines.js';
 import { Hindrance, type PartialFont } from './partial-font.js';
 import { refuseOthers, wholeTables } from './same-font.js';
 import { SharedTuples } from './shared-tuples.js';
@@ -61,9 +62,12 @@ export function joinFonts(files: readonly { font: Font; ranges?: CodePointSet | 
 function joined(parts: readonly PartialFont[]): Font {
   const [{ font: first }] = parts;
   const tuples = new SharedTuples(parts);
-  const contents = new GlyphContents(parts, tuples);
+  const cff = first.has('glyf') ? undefined : new CffOutlines(parts);
+  const contents = new GlyphContents(parts, tuples, cff);
   const numbering = numberGlyphs(parts, contents.same);
-  const { tables: outlines, indexToLocFormat } = joinedOutlines(parts, numbering, contents);
+  const { tables: outlines, indexToLocFormat } = cff
+    ? { tables: new Map([['CFF ', cff.joined(numbering)]]), indexToLocFormat: 0 }
+    : joinedOutlines(parts, numbering, contents);
   const tables = new Map<string, Uint8Array>([
     [head.tag, joinedHead(parts, indexToLocFormat)],
     [hhea.tag, joinedHhea(parts, numbering)],
@@ -84,7 +88,8 @@ function joined(parts: readonly PartialFont[]): Font {
   if (first.has('gvar')) tables.set('gvar', joinedGlyphVariations(parts, numbering, tuples));
   for (const tag of ['HVAR', 'VVAR'] as const)
     if (first.has(tag)) tables.set(tag, joinedMetricVariations(parts, numbering, tag));
-  return withoutUnreached(fontOf('truetype', tables), numbering);
+  if (first.has('VORG')) tables.set('VORG', joinedVerticalOrigins(parts, numbering));
+  return withoutUnreached(fontOf(first.flavour, tables), numbering);
 }
 
 /** Each part had its own copies of what it is made of; those that nothing leads to go. */
@@ -150,11 +155,13 @@ function withCount(header: Uint8Array, count: number): Uint8Array {
 }
 
 function joinedMaxp(parts: readonly PartialFont[], { origins }: Numbering): Uint8Array {
-  const all = parts.map(({ font }) => font.table(maxp).limits ?? maxp.limitsWithoutInstructions);
+  const { version } = parts[0].font.table(maxp);
+  const all = parts.flatMap(({ font }) => font.table(maxp).limits ?? []);
+  if (all.length === 0) return maxp.serialise({ version, numGlyphs: origins.length });
   const limits = { ...all[0] };
   for (const field of Object.keys(limits) as (keyof maxp.TrueTypeLimits)[])
     limits[field] = largest(all.map((own) => own[field]));
-  return maxp.serialise({ version: 0x00010000, numGlyphs: origins.length, limits });
+  return maxp.serialise({ version, numGlyphs: origins.length, limits });
 }
 
 /** Bits of what a font is for come together. */

@@ -74,6 +74,25 @@ export function joinedMetrics(
   return writer.bytes();
 }
 
+/** VORG: where glyphs of vertical text start; each part has another start for most of its own. */
+export function joinedVerticalOrigins(parts: readonly PartialFont[], { origins }: Numbering): Uint8Array {
+  const tables = parts.map(({ font }) => {
+    const reader = new Reader(font.bytesOf('VORG'), 'VORG');
+    const standard = reader.seek(4).int16();
+    const own = new Map<number, number>();
+    for (let left = reader.uint16(); left > 0; left--) own.set(reader.uint16(), reader.int16());
+    return { standard, own };
+  });
+  const [{ standard }] = tables;
+  const listed = origins.flatMap(({ part, glyphId }, newId): [number, number][] => {
+    const origin = tables[part].own.get(glyphId) ?? tables[part].standard;
+    return origin === standard ? [] : [[newId, origin]];
+  });
+  const writer = new Writer(8 + listed.length * 4).uint32(0x00010000).int16(standard).uint16(listed.length);
+  for (const [newId, origin] of listed) writer.uint16(newId).int16(origin);
+  return writer.bytes();
+}
+
 export function joinedGlyphVariations(
   parts: readonly PartialFont[],
   { origins }: Numbering,

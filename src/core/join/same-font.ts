@@ -23,7 +23,7 @@ export const wholeTables: Readonly<Record<string, string>> = {
 };
 
 /** Tables that speak of glyphs: a font has them for all of its glyphs, or not at all. */
-const tablesOfGlyphs = ['gvar', 'HVAR', 'VVAR', 'vmtx'] as const;
+const tablesOfGlyphs = ['gvar', 'HVAR', 'VVAR', 'vmtx', 'VORG'] as const;
 
 /** Fields of OS/2 that a cut may count anew; all others tell what lines look like. */
 const countedAnew: ReadonlySet<string> = new Set<keyof os2.Os2>([
@@ -60,8 +60,8 @@ export function refuseOthers(parts: readonly PartialFont[]): void {
   const fonts = parts.map(({ font }) => font);
   for (const { tag, treatment, why } of tableTreatments)
     if (treatment === 'refused' && fonts.some((font) => font.has(tag))) throw new Hindrance(why);
-  if (fonts.some((font) => !font.has('glyf')))
-    throw new Hindrance('their outlines are CFF, which can’t be joined yet');
+  if (!fonts.every((font) => font.has('glyf')) && !fonts.every((font) => font.has('CFF ')))
+    throw new Hindrance('their outlines are of different kinds');
   if (fonts.some((font) => isSymbolOnly(font.table(cmap))))
     throw new Hindrance('they map signs without Unicode');
   refuseDifferent(fonts, lineMetrics, 'their metrics differ');
