@@ -82,8 +82,8 @@ async function broughtHome() {
     writeFileSync(path, html.replace('<link rel="stylesheet"', `${links.join('\n')}\n$&`));
   }
   const hosts = [host.styles, host.files].map((origin) => new URL(origin).host).join(' ');
-  await terminal('adopt', `node ${program} adopt site --out adopted --allow-host ${hosts}`, 15);
-  await terminal('init', `node ${program} init adopted --site site`, 28);
+  await terminal('adopt', `node ${program} adopt site --out adopted --allow-host ${hosts}`, 13);
+  await terminal('init', `node ${program} init adopted --site site`, 25);
   await host.close();
 }
 
