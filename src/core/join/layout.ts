@@ -84,7 +84,7 @@ function withoutShared(
     if (among.size === 0) continue;
     if (among.size > mostShared) throw new Hindrance('they have too many characters in common');
     const before = layouts[earlier];
-    const effects = effectsAmong({ ...layout, lookups: layout.lookups }, among, contentOf);
+    const effects = effectsAmong(layout, among, contentOf);
     const others = before ? effectsAmong(before, among, contentOf) : new Map<string, string>();
     for (const tag of new Set([...effects.keys(), ...others.keys()]))
       if (effects.get(tag) !== others.get(tag))
@@ -103,7 +103,9 @@ function withoutShared(
   layout.lookupNumbers.forEach((index, old) => {
     if (!nested.has(old)) return;
     const before = layout.lookups[index];
-    const isChanged = lookups[index].subtables.some((subtable, i) => subtable !== before.subtables[i]);
+    const after = lookups[index].subtables;
+    const isChanged =
+      after.length < before.subtables.length || after.some((subtable, i) => subtable !== before.subtables[i]);
     if (isChanged && isDirect(layout, index))
       throw new Hindrance('contexts use what features do with characters that several of them have');
     lookups[index] = before;
