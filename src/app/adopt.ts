@@ -12,11 +12,18 @@ import { declaredFaceText } from '../site/css/font-face-text.js';
 import { readRules } from '../site/css/rules.js';
 import { decodedStylesheet } from '../site/html/encoding.js';
 import { version } from '../version.js';
-import { adoptedLedger, type AdoptedFile, type AdoptedLedger, type JoinedFile } from './adopted-ledger.js';
+import {
+  adoptedLedger,
+  type AdoptedFile,
+  type AdoptedLedger,
+  type JoinedFile,
+  type ReplacedFile,
+} from './adopted-ledger.js';
 import { Bringer, definedOf, withoutCredentials, type Brought } from './bringer.js';
 import { HostedStylesheets, type HostedFace } from './hosted-stylesheets.js';
 import { findHostedFaces } from './hosted-faces.js';
 import { joinedFaces, type FaceInParts } from './joined-faces.js';
+import { replacedFiles } from './replaced-files.js';
 import type { OnProgress } from './progress.js';
 
 export type { AdoptedFile };
@@ -46,6 +53,8 @@ export interface AdoptResult {
   /** Faces of partial files that were joined to one, and those that go on in parts. */
   joined: JoinedFile[];
   inParts: FaceInParts[];
+  /** Files of earlier calls in whose place others are now. */
+  replaced: ReplacedFile[];
   /** Files that were fetched, and those that were there already. */
   fetched: number;
   kept: number;
@@ -104,6 +113,7 @@ export async function adopt(request: AdoptRequest, progress?: OnProgress): Promi
       faces: ledger?.adopted ?? [],
       joined: ledger?.joined ?? [],
       inParts,
+      replaced: ledger?.replaced ?? [],
       fetched: bringer.fetched,
       kept: bringer.kept,
       findings,
@@ -143,7 +153,15 @@ function fromWhatIsThere(ledger: AdoptedLedger | undefined, out: string, shown: 
     const message = `${bytes ? 'it is not what was joined' : 'it is not there any more'}; it was joined of ${from.length} files`;
     findings.push(finding('adopted-file-changed', message, { file: `${shown}/${file}` }));
   }
-  const state = { faces: ledger.adopted, joined, inParts: [], fetched: 0, kept, findings };
+  const state = {
+    faces: ledger.adopted,
+    joined,
+    inParts: [],
+    replaced: ledger.replaced ?? [],
+    fetched: 0,
+    kept,
+    findings,
+  };
   return { adoptVersion: 1, folder: shown, ...state };
 }
 
@@ -191,6 +209,9 @@ function writeLedger(
     ({ file, from }) => !joined.some((one) => one.file === file) && from.every((part) => isThere.has(part)),
   );
   if (joined.length + kept.length > 0) ledger.joined = [...joined, ...kept];
+  const read = filesOf(out);
+  const replaced = replacedFiles(earlier, ledger, (file) => read(file) !== undefined);
+  if (replaced.length > 0) ledger.replaced = replaced;
   writeWhole(resolve(out, 'ledger.json'), `${JSON.stringify(ledger, null, 2)}\n`);
   return ledger;
 }

@@ -3,10 +3,20 @@ import { DenseGlyphError } from '../errors.js';
 import { filesOf } from '../io/earlier-files.js';
 import type { Validators } from '../io/http/index.js';
 
-/** A file that came home. */
-export interface AdoptedFile {
+/** A file, and the face that it is of. */
+export interface AdoptedFace {
   /** In the folder. */
   file: string;
+  family: string;
+  /** As the rules have them. */
+  weight?: string;
+  style?: string;
+  stretch?: string;
+  unicodeRange?: string;
+}
+
+/** A file that came home. */
+export interface AdoptedFile extends AdoptedFace {
   sha256: string;
   bytes: number;
   /** Where it came from; a path for what lay in a package. */
@@ -16,12 +26,6 @@ export interface AdoptedFile {
   /** When it was fetched, as an ISO date. */
   fetched: string;
   validators?: Validators;
-  family: string;
-  /** As the rule has them. */
-  weight?: string;
-  style?: string;
-  stretch?: string;
-  unicodeRange?: string;
   /** What the font says of itself. */
   stated: { copyright?: string; licence?: string; licenceUrl?: string; embedding: string };
   /** Who says that it may be used; null where nobody did. */
@@ -29,18 +33,17 @@ export interface AdoptedFile {
 }
 
 /** A face whose partial files became one again. */
-export interface JoinedFile {
-  /** In the folder. */
-  file: string;
+export interface JoinedFile extends AdoptedFace {
   sha256: string;
   bytes: number;
-  family: string;
-  /** As the rules of its parts have them. */
-  weight?: string;
-  style?: string;
-  stretch?: string;
   /** The partial files, in the order of their rules. */
   from: string[];
+}
+
+/** A file of an earlier call; it stays, as a config may name it. */
+export interface ReplacedFile extends AdoptedFace {
+  /** What its face is drawn with since. */
+  by: string[];
 }
 
 /** ledger.json of adopted faces. */
@@ -51,6 +54,8 @@ export interface AdoptedLedger {
   adopted: AdoptedFile[];
   /** Files that were made of others of the folder. */
   joined?: JoinedFile[];
+  /** Files of earlier calls that are there no longer than somebody takes them away. */
+  replaced?: ReplacedFile[];
 }
 
 const decoder = new TextDecoder();

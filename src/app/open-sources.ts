@@ -2,11 +2,12 @@ import { dirname, join, resolve } from 'node:path';
 import { sourcesOf, type Source } from '../core/source/index.js';
 import { fontPaths, licenceTextsFor, readFontFiles } from '../io/font-files.js';
 import { faceRuleOf } from '../site/usage/declared-faces.js';
-import { adoptedLedger, type AdoptedFile, type AdoptedLedger } from './adopted-ledger.js';
+import { adoptedLedger, type AdoptedFace, type AdoptedLedger } from './adopted-ledger.js';
 
 /**
  * Font files, opened, with the licence texts beside them. Of adopted ones the ledger knows weight, style and stretch, as pages
- * have asked for them, and which characters partial files are for; those that were joined to one go where that one is there.
+ * have asked for them, and which characters partial files are for. Those that were joined to one, or that others replace, go
+ * where these are there too.
  *
  * @param files font files, archives, folders or globs
  * @throws DenseGlyphError with the file named
@@ -17,11 +18,13 @@ export async function openSources(files: readonly string[], base: string): Promi
   const folders = new Map(paths.map((path) => [dirname(path), adoptedIn(dirname(path))]));
   const named = new Set(paths);
   const needless = new Set(
-    [...folders].flatMap(([folder, ledger]) =>
-      (ledger?.joined ?? [])
-        .filter(({ file }) => named.has(join(folder, file)))
-        .flatMap(({ from }) => from.map((part) => join(folder, part))),
-    ),
+    [...folders].flatMap(([folder, ledger]) => {
+      const isNamed = (file: string) => named.has(join(folder, file));
+      return [
+        ...(ledger?.joined ?? []).flatMap(({ file, from }) => (isNamed(file) ? from : [])),
+        ...(ledger?.replaced ?? []).flatMap(({ file, by }) => (by.some(isNamed) ? [file] : [])),
+      ].map((file) => join(folder, file));
+    }),
   );
   for (const path of paths) {
     if (needless.has(path)) continue;
@@ -45,12 +48,13 @@ function adoptedIn(folder: string): AdoptedLedger | undefined {
 }
 
 function entryOf(ledger: AdoptedLedger | undefined, folder: string, path: string): AdoptedFace | undefined {
-  const entries: readonly AdoptedFace[] = [...(ledger?.adopted ?? []), ...(ledger?.joined ?? [])];
+  const entries: readonly AdoptedFace[] = [
+    ...(ledger?.adopted ?? []),
+    ...(ledger?.joined ?? []),
+    ...(ledger?.replaced ?? []),
+  ];
   return entries.find(({ file }) => join(folder, file) === path);
 }
-
-/** What the ledger knows of both kinds of files. */
-type AdoptedFace = Pick<AdoptedFile, 'file' | 'family' | 'weight' | 'style' | 'stretch' | 'unicodeRange'>;
 
 function asAdopted(source: Source, adopted: AdoptedFace | undefined): Source {
   if (!adopted) return source;

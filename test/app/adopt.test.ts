@@ -222,6 +222,29 @@ describe('faces come home', () => {
     ]);
   });
 
+  test('a file that became another stays beside it, and is what a config names, or nothing', async () => {
+    put('node_modules/face/index.css', '@font-face { font-family: Quay; font-weight: 500; src: url(q.ttf) }');
+    const source = join(folder, 'node_modules/face/q.ttf');
+    const adoptAs = async (style: string) => {
+      writeFileSync(source, readSample(`FerrywakeSans-${style}.ttf`));
+      return bring(['node_modules/face/index.css']);
+    };
+    const [{ file: first }] = (await adoptAs('Regular')).faces;
+    const { faces, replaced } = await adoptAs('Bold');
+    const [{ file: second }] = faces;
+    expect(replaced).toEqual([{ file: first, family: 'Quay', weight: '500', by: [second] }]);
+    const opened = async (path: string) =>
+      (await openSources([path], folder)).map((one) => [one.path, one.face.family, one.face.weight]);
+    expect(await opened('fonts')).toEqual([[`fonts/${second}`, 'Quay', [500, 500]]]);
+    expect(await opened(`fonts/${first}`)).toEqual([[`fonts/${first}`, 'Quay', [500, 500]]]);
+    const [{ file: third }] = (await adoptAs('Italic')).faces;
+    expect((await adoptAs('Italic')).replaced.map(({ file, by }) => [file, by]).sort()).toEqual(
+      [first, second].map((file) => [file, [third]]).sort(),
+    );
+    rmSync(join(folder, 'fonts', first));
+    expect((await adoptAs('Italic')).replaced.map(({ file }) => file)).toEqual([second]);
+  });
+
   test('what is no address of the web is refused, and so is a folder without hosted faces', async () => {
     await expect(bring(['ftp://faces.example/a.css'])).rejects.toThrow('no http or https address');
     put('site/index.html', '<p>Pier');

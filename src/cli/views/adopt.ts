@@ -23,6 +23,10 @@ export function adoptLines(result: AdoptResult): string[] {
       ? ['', `Licence  ${licences.map((one) => one.split('\n')[0].slice(0, 90)).join('; ')}`]
       : []),
     ...partLines(result),
+    ...result.replaced.map(
+      ({ file, by }) =>
+        `Old      ${file} is ${by.join(', ')} now; name that in the config, and take the old one away`,
+    ),
     '',
     ...findings.map(({ severity, message, place, advice }) => {
       const mark = severity === 'error' ? colors.red('missing') : colors.yellow('by hand');
