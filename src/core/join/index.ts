@@ -19,7 +19,7 @@ import { withMovedDeltas } from './moved-deltas.js';
 import { numberGlyphs, type Numbering } from './numbering.js';
 import { joinedGlyphVariations, joinedMetrics, joinedOutlines, joinedVerticalOrigins } from './outlines.js';
 import { Hindrance, type PartialFont } from './partial-font.js';
-import { refuseOthers, wholeTables } from './same-font.js';
+import { coverageFields, refuseOthers, wholeTables } from './same-font.js';
 import { SharedTuples } from './shared-tuples.js';
 
 /** One font, or why the files have to stay what they are, to follow on «because»: `their metrics differ`. */
@@ -70,9 +70,8 @@ function joined(parts: readonly PartialFont[]): Font {
     : joinedOutlines(parts, numbering, contents);
   const tables = new Map<string, Uint8Array>([
     [head.tag, joinedHead(parts, indexToLocFormat)],
-    [hhea.tag, joinedHhea(parts, numbering)],
     [maxp.tag, joinedMaxp(parts, numbering)],
-    ['hmtx', joinedMetrics(parts, numbering, 'hhea', 'hmtx')],
+    ...joinedMetrics(parts, numbering, joinedHhea(parts), ['hhea', 'hmtx']),
     [cmap.tag, joinedCmap(parts, numbering)],
     ...outlines,
     [post.tag, post.serialise({ ...first.table(post), version: 0x00030000 })],
@@ -81,8 +80,8 @@ function joined(parts: readonly PartialFont[]): Font {
   if (first.has('name')) tables.set('name', first.bytesOf('name'));
   if (first.has(os2.tag)) tables.set(os2.tag, joinedOs2(parts));
   if (first.has('vmtx') && first.has('vhea')) {
-    tables.set('vhea', withCount(first.bytesOf('vhea'), numbering.origins.length));
-    tables.set('vmtx', joinedMetrics(parts, numbering, 'vhea', 'vmtx'));
+    const vertical = joinedMetrics(parts, numbering, first.bytesOf('vhea'), ['vhea', 'vmtx']);
+    for (const [tag, bytes] of vertical) tables.set(tag, bytes);
   }
   for (const tag of Object.keys(wholeTables)) if (first.has(tag)) tables.set(tag, first.bytesOf(tag));
   if (first.has('gvar')) tables.set('gvar', joinedGlyphVariations(parts, numbering, tuples));
@@ -135,7 +134,7 @@ function joinedHead(parts: readonly PartialFont[], indexToLocFormat: number): Ui
   });
 }
 
-function joinedHhea(parts: readonly PartialFont[], { origins }: Numbering): Uint8Array {
+function joinedHhea(parts: readonly PartialFont[]): Uint8Array {
   const all = parts.map(({ font }) => font.table(hhea));
   return hhea.serialise({
     ...all[0],
@@ -143,15 +142,7 @@ function joinedHhea(parts: readonly PartialFont[], { origins }: Numbering): Uint
     minLeftSideBearing: smallest(all.map((table) => table.minLeftSideBearing)),
     minRightSideBearing: smallest(all.map((table) => table.minRightSideBearing)),
     xMaxExtent: largest(all.map((table) => table.xMaxExtent)),
-    numberOfHMetrics: origins.length,
   });
-}
-
-/** The count of long metrics is the last field of both headers. */
-function withCount(header: Uint8Array, count: number): Uint8Array {
-  const changed = header.slice();
-  new DataView(changed.buffer).setUint16(changed.length - 2, count);
-  return changed;
 }
 
 function joinedMaxp(parts: readonly PartialFont[], { origins }: Numbering): Uint8Array {
@@ -168,15 +159,7 @@ function joinedMaxp(parts: readonly PartialFont[], { origins }: Numbering): Uint
 function joinedOs2(parts: readonly PartialFont[]): Uint8Array {
   const all = parts.map(({ font }) => font.table(os2));
   const together = { ...all[0] };
-  const bits = [
-    'ulUnicodeRange1',
-    'ulUnicodeRange2',
-    'ulUnicodeRange3',
-    'ulUnicodeRange4',
-    'ulCodePageRange1',
-    'ulCodePageRange2',
-  ] as const;
-  for (const field of bits) {
+  for (const field of coverageFields) {
     if (together[field] === undefined) continue;
     together[field] = all.reduce((sum, table) => (sum | (table[field] ?? 0)) >>> 0, 0);
   }

@@ -2,6 +2,13 @@
 
 import { Writer } from '../bytes/writer.js';
 import { Reader } from '../bytes/reader.js';
+import {
+  metricsFor,
+  metricsReader,
+  readVerticalOrigins,
+  writeMetrics,
+  writeVerticalOrigins,
+} from '../subset/metrics.js';
 import { keptRecord } from '../subset/outlines.js';
 import { eachComponent } from '../tables/glyf-components.js';
 import { glyf, loca } from '../tables/index.js';
@@ -51,46 +58,31 @@ function withFirstComponents(record: Uint8Array, firstOf: (component: number) =>
   return changed;
 }
 
-/** hmtx or vmtx, with a long entry for each glyph. */
+/** A header and its metrics, for one direction of writing. @param header whose other fields count */
 export function joinedMetrics(
   parts: readonly PartialFont[],
   { origins }: Numbering,
-  headerTag: 'hhea' | 'vhea',
-  metricsTag: 'hmtx' | 'vmtx',
-): Uint8Array {
-  const readers = parts.map(({ font }) => {
-    const count = new Reader(font.bytesOf(headerTag), headerTag).seek(34).uint16();
-    const reader = new Reader(font.bytesOf(metricsTag), metricsTag);
-    if (count === 0) throw reader.damaged(`${headerTag} counts no metrics`);
-    return { reader, count };
-  });
-  const writer = new Writer(origins.length * 4);
-  for (const { part, glyphId } of origins) {
-    const { reader, count } = readers[part];
-    const long = Math.min(glyphId, count - 1);
-    const advance = reader.seek(long * 4).uint16();
-    writer.uint16(advance).int16(reader.skip((glyphId - long) * 2).int16());
-  }
-  return writer.bytes();
+  header: Uint8Array,
+  [headerTag, metricsTag]: readonly ['hhea', 'hmtx'] | readonly ['vhea', 'vmtx'],
+): [tag: string, bytes: Uint8Array][] {
+  const readers = parts.map(({ font }) => metricsReader(font, headerTag, metricsTag));
+  const metrics = metricsFor(origins.length);
+  origins.forEach(({ part, glyphId }, newId) => readers[part](glyphId, metrics, newId));
+  const written = writeMetrics(header, metrics);
+  return [
+    [headerTag, written.header],
+    [metricsTag, written.metrics],
+  ];
 }
 
-/** VORG: where glyphs of vertical text start; each part has another start for most of its own. */
+/** VORG; each part has another start for most of its own glyphs. */
 export function joinedVerticalOrigins(parts: readonly PartialFont[], { origins }: Numbering): Uint8Array {
-  const tables = parts.map(({ font }) => {
-    const reader = new Reader(font.bytesOf('VORG'), 'VORG');
-    const standard = reader.seek(4).int16();
-    const own = new Map<number, number>();
-    for (let left = reader.uint16(); left > 0; left--) own.set(reader.uint16(), reader.int16());
-    return { standard, own };
-  });
-  const [{ standard }] = tables;
-  const listed = origins.flatMap(({ part, glyphId }, newId): [number, number][] => {
-    const origin = tables[part].own.get(glyphId) ?? tables[part].standard;
-    return origin === standard ? [] : [[newId, origin]];
-  });
-  const writer = new Writer(8 + listed.length * 4).uint32(0x00010000).int16(standard).uint16(listed.length);
-  for (const [newId, origin] of listed) writer.uint16(newId).int16(origin);
-  return writer.bytes();
+  const tables = parts.map(({ font }) => readVerticalOrigins(font));
+  const own = origins.map(({ part, glyphId }, newId): [number, number] => [
+    newId,
+    tables[part].own.get(glyphId) ?? tables[part].standard,
+  ]);
+  return writeVerticalOrigins({ ...tables[0], own: new Map(own) });
 }
 
 export function joinedGlyphVariations(

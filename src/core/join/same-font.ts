@@ -25,15 +25,20 @@ export const wholeTables: Readonly<Record<string, string>> = {
 /** Tables that speak of glyphs: a font has them for all of its glyphs, or not at all. */
 const tablesOfGlyphs = ['gvar', 'HVAR', 'VVAR', 'vmtx', 'VORG'] as const;
 
-/** Fields of OS/2 that a cut may count anew; all others tell what lines look like. */
-const countedAnew: ReadonlySet<string> = new Set<keyof os2.Os2>([
-  'xAvgCharWidth',
+/** Fields of OS/2 with a bit for each block or code page that a font is for. */
+export const coverageFields = [
   'ulUnicodeRange1',
   'ulUnicodeRange2',
   'ulUnicodeRange3',
   'ulUnicodeRange4',
   'ulCodePageRange1',
   'ulCodePageRange2',
+] as const satisfies (keyof os2.Os2)[];
+
+/** Fields of OS/2 that a cut may count anew; all others tell what lines look like. */
+const countedAnew: ReadonlySet<string> = new Set<keyof os2.Os2>([
+  'xAvgCharWidth',
+  ...coverageFields,
   'usFirstCharIndex',
   'usLastCharIndex',
   'usDefaultChar',

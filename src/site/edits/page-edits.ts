@@ -1,11 +1,10 @@
 // HTML, sections 4.2.4 and 4.2.6: what a kit changes in a page
 
-import { parse, type DefaultTreeAdapterMap } from 'parse5';
+import { parse } from 'parse5';
 import { applied, removal, type Edit } from './edits.js';
+import { elementsOf, type Element } from './elements.js';
 import { headPlace } from './head-insertion.js';
 import { stylesheetEdits, type ReplacedRules } from './stylesheet-edits.js';
-
-type Element = DefaultTreeAdapterMap['element'];
 
 /** A reference of a page that may go. */
 export type PageReference = 'stylesheet' | 'hint' | 'preload';
@@ -147,12 +146,4 @@ function referenceOf(element: Element): { kind: PageReference; url: string } | u
   const as = value('as')?.toLowerCase();
   if (as === 'style') return { kind: 'stylesheet', url };
   return as === 'font' ? { kind: 'preload', url } : undefined;
-}
-
-function* elementsOf(node: DefaultTreeAdapterMap['parentNode']): Generator<Element> {
-  for (const child of node.childNodes) {
-    if (!('tagName' in child)) continue;
-    yield child;
-    yield* elementsOf(child);
-  }
 }

@@ -1,10 +1,11 @@
 // CSS Fonts 4, section 2.1: the family names of stacks, by position
 
 import { tokenize, tokenTypes } from 'css-tree';
-import { parse, type DefaultTreeAdapterMap } from 'parse5';
+import { parse } from 'parse5';
 import { familiesIn, fontIn } from '../css/font-values.js';
 import { parseStyles, type ParsedDeclaration, type ParsedItem } from '../css/structure.js';
 import { tokensOf } from '../css/tokens.js';
+import { elementsOf } from './elements.js';
 import { applied, type Edit } from './edits.js';
 
 /** What stacks are to say. */
@@ -49,14 +50,6 @@ export function withStacks(html: string, names: StackNames): string {
     add(start, stackEdits(value, names, true, mark === '"' ? "'" : '"'));
   }
   return applied(html, edits);
-}
-
-function* elementsOf(node: DefaultTreeAdapterMap['parentNode']): Generator<DefaultTreeAdapterMap['element']> {
-  for (const child of node.childNodes) {
-    if (!('tagName' in child)) continue;
-    yield child;
-    yield* elementsOf(child);
-  }
 }
 
 /** A family name in a value. */

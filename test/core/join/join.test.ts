@@ -2,12 +2,13 @@ import { describe, expect, test } from '@jest/globals';
 import { openFont } from '#src/core/containers/index.js';
 import { joinFonts } from '#src/core/join/index.js';
 import { fontOf, type Font } from '#src/core/sfnt/font.js';
+import { readVerticalOrigins, writeVerticalOrigins } from '#src/core/subset/metrics.js';
 import { subsetFont } from '#src/core/subset/index.js';
 import { cmap, head, hhea, hmtx, maxp } from '#src/core/tables/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { mappedCharacters } from '#src/core/text/mapped-characters.js';
 import { parseUnicodeRanges } from '#src/core/text/parse-ranges.js';
-import { readSample } from '../../test-support/paths.js';
+import { readSample } from '../../../test-support/paths.js';
 
 const regular = openFont(readSample('FerrywakeSans-Regular.ttf')).font;
 const variable = openFont(readSample('FerrywakeSans-Variable.ttf')).font;
@@ -59,6 +60,20 @@ describe('cuts of a font are joined', () => {
     if ('hindrance' in joined) throw new Error(joined.hindrance);
     const pairs = (one: Font) => one.bytesOf('GPOS').length;
     expect(pairs(joined.font)).toBeLessThan(pairs(parts[0].font) + pairs(parts[1].font));
+  });
+
+  test('where vertical text starts, of each cut its own', () => {
+    const parts = [latin, greek].map((ranges, i) => {
+      const part = cut(slab, ranges);
+      const own = new Map([[cmap.glyphIdOf(part.font.table(cmap), [0x41, 0x391][i]), 900 + i]]);
+      return withTable(part, 'VORG', writeVerticalOrigins({ version: 0x00010000, standard: 700 + i, own }));
+    });
+    const joined = joinFonts(parts);
+    if ('hindrance' in joined) throw new Error(joined.hindrance);
+    const { standard, own } = readVerticalOrigins(joined.font);
+    const origin = (character: number) =>
+      own.get(cmap.glyphIdOf(joined.font.table(cmap), character)) ?? standard;
+    expect([0x41, 0x42, 0x391, 0x392].map(origin)).toEqual([900, 700, 901, 701]);
   });
 
   const [one, other] = [cut(regular, latin), cut(regular, greek)];
