@@ -130,6 +130,16 @@ export const findingCodes = {
     effect: 'pages ask for it by the name that the kit declares',
     advice: 'nothing, if that is meant',
   },
+  'rule-disagrees': {
+    severity: 'note',
+    effect: 'browsers go by the rule: pages are drawn as they were',
+    advice: 'look at the face, and correct the rule or get the right file where it is wrong',
+  },
+  'file-passed-over': {
+    severity: 'warning',
+    effect: 'the kit is made of the other files',
+    advice: 'get another file, or take it out of the config',
+  },
   // What a subset draws otherwise
   'shaped-otherwise': {
     severity: 'warning',
@@ -253,6 +263,43 @@ export const findingCodes = {
     severity: 'error',
     effect: 'the rules name a file that is not the one that came from the host',
     advice: 'call adopt without --offline',
+  },
+  // What wire does and leaves
+  'reference-stays': {
+    severity: 'warning',
+    effect: 'pages go on asking that host',
+    advice: 'bring it home with dense-glyph adopt, build and call wire again; or leave it',
+  },
+  'rule-stays': {
+    severity: 'warning',
+    effect: 'browsers go on fetching its file where a page draws it',
+    advice: 'put the face into the config and build again, or leave it',
+  },
+  'faces-left-out': {
+    severity: 'note',
+    effect: 'text that asks for it one day is drawn by the nearest face of the kit',
+    advice: 'list it under faces in the config to have it in the kit',
+  },
+  'page-left-alone': {
+    severity: 'warning',
+    effect: 'the page is drawn as before',
+    advice: 'put kit.head.html into its head by hand',
+  },
+  'template-left-alone': {
+    severity: 'warning',
+    effect: 'pages that are made of it go on asking that host',
+    advice: 'put in its place what wire --print html gives',
+  },
+  'drawn-otherwise': {
+    severity: 'error',
+    effect: 'visitors see another face there than before',
+    advice: 'correct the config and build again; wire --dry-run says whether it is mended',
+  },
+  'kit-elsewhere': {
+    severity: 'warning',
+    effect:
+      'browsers find no stylesheet and no face, unless the server or a bundler leads that URL to the folder',
+    advice: 'make output.url and output.folder fit, or leave the URL out',
   },
   // What a kit weighs
   'budget-exceeded': {

@@ -10,6 +10,6 @@
 export { DenseGlyphError, errorCodes, type ErrorCode, type ErrorKind, type Place } from './errors.js';
 export { findingCodes, type Finding, type FindingCode, type Severity } from './findings.js';
 export { version } from './version.js';
-export type { InspectedFont } from './app/inspected-font.js';
+export type { InspectedFont } from './app/fonts/inspected-font.js';
 export type { OnProgress, Progress } from './app/progress.js';
 export * from './use-cases.js';

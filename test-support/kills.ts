@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { cpSync, existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { cli, inFolder } from './cli.js';
@@ -35,6 +35,7 @@ export function killBuilds(kills: number, every: number, random: () => number): 
     const kit = join(site, 'type');
     const report: KillReport = { kills, whileWriting: 0, problems: [] };
     cpSync(sampleFonts, join(folder, 'fonts'), { recursive: true });
+    mkdirSync(site);
     const use = (i: number) => writeFileSync(join(folder, 'dense-glyph.config.yaml'), configs[i % 2]);
     const fresh: string[][] = [];
     for (const i of [0, 1]) {

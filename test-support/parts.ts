@@ -1,30 +1,25 @@
 import type { Font } from '#src/core/sfnt/font.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { markedLetters } from '#src/core/text/marked-letters.js';
-import type { Part } from '#src/kit/made.js';
-import type { PlannedFace, WantedOfFace } from '#src/kit/plan.js';
+import type { Cut, CutFace } from '#src/kit/planning/cut.js';
+import type { Part } from '#src/kit/planning/made.js';
 
 /** A face of a kit that has nothing but its font. */
-export const plannedFace = (font: Font): PlannedFace =>
+export const plannedFace = (font: Font): CutFace =>
   ({
     family: 'Harbour',
     weight: [400, 400],
     style: 'normal',
     stretch: [100, 100],
     source: { font, dropped: [], path: 'harbour.ttf' },
-  }) as unknown as PlannedFace;
+  }) as unknown as CutFace;
 
 /** What pages want that draw a text. */
-export const wantedOf = (text: string, keepsRest = true): WantedOfFace => ({
+export const wantedOf = (text: string, keepsRest = true): Cut => ({
   characters: new CodePointSet(Array.from(text, (sign) => sign.codePointAt(0)!)),
   marked: new Set(markedLetters(text)),
   features: [],
   keepsRest,
-  pages: [],
-  weights: [],
-  languages: [],
-  rules: [],
-  places: [],
 });
 
 /** The characters that the rule of a part names. */

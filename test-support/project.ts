@@ -26,7 +26,7 @@ export const slab = {
   family: 'Lampbuoy Slab',
   files: ['fonts/LampbuoySlab-Bold.otf'],
   role: 'heading',
-  fallback: ['Georgia', 'serif'],
+  stack: ['Georgia', 'serif'],
 };
 export const config = { output: { folder: 'site/type' }, families: [sans, slab] };
 

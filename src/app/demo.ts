@@ -5,12 +5,12 @@ import { pagesIn } from '../io/site-files.js';
 import { writeWhole } from '../io/write-whole.js';
 import type { Manifest } from '../kit/files/manifest.js';
 import { insertIntoHead } from '../site/edits/head-insertion.js';
-import { adopt, type AdoptResult } from './adopt.js';
-import { build } from './build.js';
-import { init } from './init.js';
+import { adopt, type AdoptResult } from './adoption/adopt.js';
+import { build } from './building/build.js';
+import { init } from './drafting/init.js';
 import type { OnProgress } from './progress.js';
-import { scan, type ScanResult } from './scan.js';
-import { wire, type WireResult } from './wire.js';
+import { scan, type ScanResult } from './scanning/scan.js';
+import { wire, type WireResult } from './wiring/wire.js';
 
 export interface DemoRequest {
   /** What `out` starts from. */

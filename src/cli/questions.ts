@@ -1,5 +1,5 @@
 import { cancel, isCancel, multiselect, text } from '@clack/prompts';
-import type { InitQuestions } from '../app/init.js';
+import type { InitQuestions } from '../app/drafting/init.js';
 import { DenseGlyphError } from '../errors.js';
 import { safeLine } from './safe-text.js';
 

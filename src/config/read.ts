@@ -1,7 +1,7 @@
 import { distance } from 'fastest-levenshtein';
 import { ValidationError, type AnyObjectSchema, type ISchema } from 'yup';
 import { DenseGlyphError } from '../errors.js';
-import { configSchema, laterKeys, type KitConfig } from './schema.js';
+import { configSchema, earlierKeys, laterKeys, type KitConfig } from './schema.js';
 
 /**
  * The config with defaults filled in.
@@ -90,8 +90,11 @@ function knownKeys(value: unknown, target: AnyObjectSchema, path: string, mistak
   for (const [key, inner] of Object.entries(value)) {
     const here = path ? `${path}.${key}` : key;
     if (!known.includes(key)) {
-      if (Object.hasOwn(laterKeys, key))
-        mistake(here, 'is not supported yet', `take it out: ${laterKeys[key]}`);
+      const general = here.replace(/\[\d+\]/g, '[]');
+      if (Object.hasOwn(laterKeys, general))
+        mistake(here, 'is not supported yet', `take it out: ${laterKeys[general]}`);
+      else if (Object.hasOwn(earlierKeys, general))
+        mistake(here, 'is a key of an earlier version', `write ${earlierKeys[general]}`);
       else mistake(here, 'is not a known key', nearestAdvice(key, known));
       continue;
     }

@@ -1,8 +1,19 @@
 // The keys of the config, each with what it is for: types, checks, defaults and the JSON Schema for editors follow from them.
 
-import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
-import type { FontDisplay, Range, Slope } from '../core/face/index.js';
+import { array, boolean, mixed, number, object, string, ValidationError, type InferType } from 'yup';
 import { slug } from '../core/face/slug.js';
+import {
+  displays,
+  faceAdvice,
+  faceSource,
+  fileAdvice,
+  isRanges,
+  readFace,
+  readFile,
+  type FaceChoice,
+  type FileEntry,
+  type PreloadChoice,
+} from './face-choice.js';
 
 /** What an editor is told of a key that no Yup type describes. */
 export interface KeyMeta {
@@ -15,23 +26,6 @@ export interface KeyMeta {
   jsonSchema?: object;
 }
 
-/** The weights to ship: these, or the part of a variable face's axis to declare. */
-export type WeightChoice = { values: readonly number[] } | { range: Range };
-
-export type PreloadChoice = 'auto' | 'none' | readonly string[];
-
-const slopes: readonly Slope[] = ['normal', 'italic', 'oblique'];
-const displays: readonly FontDisplay[] = ['auto', 'block', 'swap', 'fallback', 'optional'];
-const rangePattern = /^(\d{1,4})\s*-\s*(\d{1,4})$/;
-const facePattern = /^\d{1,4}( (normal|italic|oblique))?$/;
-
-const isWeight = (value: unknown): value is number =>
-  typeof value === 'number' && value >= 1 && value <= 1000;
-
-const rangePart = /^\s*u\+[0-9a-f?]{1,6}(-[0-9a-f]{1,6})?\s*$/i;
-const isRanges = (value: string | undefined): boolean =>
-  value === undefined || value.split(',').every((part) => rangePart.test(part));
-
 const oneOrMore = (_: unknown, original: unknown): unknown =>
   original === undefined || Array.isArray(original) ? original : [original];
 
@@ -42,25 +36,46 @@ const listOfTexts = (description: string) =>
     .transform(oneOrMore)
     .meta(describedBy({ description, oneOrMore: true }));
 
-/** `[400, 700]`, `400` or `"300-800"`, read; anything else stays as it is. */
-function weightsFrom(_: unknown, original: unknown): unknown {
-  if (isWeight(original)) return { values: [original] };
-  if (Array.isArray(original) && original.length > 0 && original.every(isWeight)) return { values: original };
-  const [, low, high] = (typeof original === 'string' && rangePattern.exec(original)) || [];
-  if (low === undefined || high === undefined) return original;
-  return { range: [Math.min(+low, +high), Math.max(+low, +high)] };
+const isList = <Item>(value: unknown, isItem: (item: unknown) => item is Item): value is Item[] =>
+  Array.isArray(value) && value.every(isItem);
+const isFace = (value: unknown): value is FaceChoice =>
+  typeof value === 'object' && value !== null && 'weight' in value;
+/** An entry of `files` that is none, kept until it is told where it stands. */
+interface NoFile {
+  mistake: string;
+}
+const isNoFile = (value: unknown): value is NoFile =>
+  typeof value === 'object' && value !== null && 'mistake' in value;
+const isFile = (value: unknown): value is FileEntry =>
+  typeof value === 'string' || isFace(value) || isNoFile(value);
+const areFaces = (value: unknown): value is FaceChoice[] => isList(value, isFace);
+const areFiles = (value: unknown): value is FileEntry[] => isList(value, isFile);
+const isPreload = (value: unknown): value is PreloadChoice =>
+  value === 'auto' || value === 'none' || areFaces(value);
+
+/** Faces, read; where one of them is none, all stay as they are. */
+function facesFrom(_: unknown, original: unknown): unknown {
+  if (original === undefined || original === 'auto' || original === 'none') return original;
+  const list = (Array.isArray(original) ? original : [original]) as unknown[];
+  const read = list.map((one) => (isFace(one) ? one : readFace(one)));
+  return list.length > 0 && read.every((one) => one !== undefined) ? read : original;
 }
 
-const isWeightChoice = (value: unknown): value is WeightChoice =>
-  typeof value === 'object' && value !== null && ('values' in value || 'range' in value);
+function filesFrom(_: unknown, original: unknown): unknown {
+  if (original === undefined) return original;
+  const list = (Array.isArray(original) ? original : [original]) as unknown[];
+  return list.map((one) => (isFace(one) ? one : readFile(one)));
+}
 
-const preloadFrom = (_: unknown, original: unknown): unknown =>
-  Array.isArray(original) ? original.map(String) : original;
+/** Says which of the entries is none, and why. */
+function fileMistake(value: readonly unknown[], path: string): true | ValidationError {
+  const at = value.findIndex(isNoFile);
+  if (at < 0) return true;
+  const { mistake } = value[at] as NoFile;
+  return new ValidationError(`${fileAdvice} (it ${mistake})`, value[at], `${path}[${at}]`);
+}
 
-const isPreloadChoice = (value: unknown): value is PreloadChoice =>
-  value === 'auto' ||
-  value === 'none' ||
-  (Array.isArray(value) && value.every((face) => facePattern.test(String(face))));
+const faceItem = { type: ['string', 'number'], pattern: faceSource };
 
 /** Which characters faces are cut to. */
 const charactersSchema = object({
@@ -106,13 +121,55 @@ const budgetSchema = object({
     .meta(describedBy({ description: 'How many files may be preloaded.' })),
 });
 
+const loadingSchema = object({
+  display: string()
+    .oneOf(displays, `write ${listed(displays)}`)
+    .default('swap' as const)
+    .meta(describedBy({ description: 'font-display of the rules.' })),
+  preload: mixed(isPreload)
+    .transform(facesFrom)
+    .typeError('write auto, none, or a list of faces, as in [400, 700 italic]')
+    .default('auto')
+    .meta(
+      describedBy({
+        description: 'What is preloaded: auto, none, or faces.',
+        jsonSchema: { anyOf: [{ enum: ['auto', 'none'] }, { type: 'array', items: faceItem }] },
+      }),
+    ),
+});
+
+const fileItem = {
+  anyOf: [
+    { type: 'string' },
+    {
+      type: 'object',
+      properties: { file: { type: 'string' }, face: faceItem },
+      required: ['file'],
+      additionalProperties: { type: ['string', 'number'] },
+    },
+  ],
+};
+
 const familySchema = object({
   family: string()
     .required('name the family as the stylesheet should call it')
     .meta(describedBy({ description: 'The name for font-family.' })),
-  files: listOfTexts('Font files, folders or globs.')
-    .min(1, 'name at least one font file, folder or glob')
-    .required('name the font files, a folder or a glob'),
+  files: mixed(areFiles)
+    .transform(filesFrom)
+    .typeError(fileAdvice)
+    .test('files', fileAdvice, (value, { path }) => value === undefined || fileMistake(value, path))
+    .test(
+      'some',
+      'name at least one font file, folder or glob',
+      (value) => value === undefined || value.length > 0,
+    )
+    .required('name the font files, a folder or a glob')
+    .meta(
+      describedBy({
+        description: 'Font files, folders or globs; or a file with the face that it is declared as.',
+        jsonSchema: { anyOf: [fileItem, { type: 'array', items: fileItem, minItems: 1 }] },
+      }),
+    ),
   role: string()
     .matches(/^[a-z][a-z0-9-]*$/, 'use small letters, digits and hyphens, as in "body"')
     .defined()
@@ -123,48 +180,20 @@ const familySchema = object({
         isDerived: true,
       }),
     ),
-  weights: mixed(isWeightChoice)
-    .transform(weightsFrom)
-    .typeError('write numbers from 1 to 1000, as in [400, 700], or a range, as in "300-800"')
+  faces: mixed(areFaces)
+    .transform(facesFrom)
+    .typeError(faceAdvice)
     .meta(
       describedBy({
-        description: 'The weights to ship, or the part of a variable face to declare; all if left out.',
-        jsonSchema: {
-          anyOf: [
-            { type: 'number', minimum: 1, maximum: 1000 },
-            { type: 'array', items: { type: 'number', minimum: 1, maximum: 1000 }, minItems: 1 },
-            { type: 'string', pattern: rangePattern.source },
-          ],
-        },
+        description:
+          'The faces to ship: weight and slope, or a part of a variable one; what pages draw, if left out.',
+        jsonSchema: { anyOf: [faceItem, { type: 'array', items: faceItem, minItems: 1 }] },
       }),
     ),
-  styles: array(
-    string()
-      .oneOf(slopes, `write ${listed(slopes)}`)
-      .required(),
-  )
-    .transform(oneOrMore)
-    .meta(describedBy({ description: 'The styles to ship; all if left out.', oneOrMore: true })),
-  fallback: listOfTexts('Families to fall back to, in order.').default(() => ['sans-serif']),
-  display: string()
-    .oneOf(displays, `write ${listed(displays)}`)
-    .default('swap' as const)
-    .meta(describedBy({ description: 'font-display of the rules.' })),
-  preload: mixed(isPreloadChoice)
-    .transform(preloadFrom)
-    .typeError('write auto, none, or a list of faces, as in ["400", "700 italic"]')
-    .default('auto')
-    .meta(
-      describedBy({
-        description: 'What is preloaded: auto, none, or faces.',
-        jsonSchema: {
-          anyOf: [
-            { enum: ['auto', 'none'] },
-            { type: 'array', items: { type: ['string', 'number'], pattern: facePattern.source } },
-          ],
-        },
-      }),
-    ),
+  stack: listOfTexts('What follows in font-family, in order.').default(() => ['sans-serif']),
+  loading: loadingSchema
+    .default(() => ({ display: 'swap' as const, preload: 'auto' as const }))
+    .meta(describedBy({ description: 'How its faces are loaded.' })),
   characters: charactersSchema
     .default(undefined)
     .meta(describedBy({ description: 'Which characters its faces are cut to; the kit’s, if left out.' })),
@@ -178,15 +207,29 @@ const siteSchema = object({
     .required('name the folder that is served as the site')
     .meta(describedBy({ description: 'The folder that is served as the site.' })),
   pages: listOfTexts('Its pages, as globs below the root; all, if left out.'),
+  scripts: boolean()
+    .typeError('write true or false')
+    .meta(
+      describedBy({ description: 'Whether pages are read after an installed Chromium ran their scripts.' }),
+    ),
 });
+
+const urlAdvice =
+  'write what every page asks for: /type/ or https://cdn.example/type/; or leave it out for relative URLs';
+
+/** From the root of the site, or of a host: what starts otherwise means another address on each page. */
+const isBaseUrl = (url: string): boolean =>
+  /^\/(?!\/)[^?#]*$/.test(url) ||
+  (/^(?:https?:)?\/\/[^/?#]+[^?#]*$/i.test(url) && URL.canParse(url, 'https://site.invalid/'));
 
 const outputSchema = object({
   folder: string()
     .required('name the folder that the kit is written to')
+    .matches(/^[^?#]*$/, 'choose a name without ? and #, which URLs give a meaning of their own')
     .meta(describedBy({ description: 'Where the kit goes; the whole folder is the kit’s.' })),
-  url: string().meta(
-    describedBy({ description: 'What browsers ask for, as in /type/; relative URLs if left out.' }),
-  ),
+  url: string()
+    .test('url', urlAdvice, (value) => value === undefined || isBaseUrl(value))
+    .meta(describedBy({ description: 'What browsers ask for, as in /type/; relative URLs if left out.' })),
 });
 
 export const configSchema = object({
@@ -212,7 +255,6 @@ export const configSchema = object({
     .default(undefined)
     .meta(describedBy({ description: 'What the kit may weigh; over it, the build ends with 1.' })),
   families: array(familySchema.required())
-    .min(1, 'list at least one family')
     .required('list the families to ship: families: [ … ]')
     .meta(describedBy({ description: 'The families to ship.' })),
 });
@@ -223,7 +265,17 @@ export type FamilyConfig = KitConfig['families'][number];
 
 /** Keys of the full design that this version doesn't act on; ignoring them silently would mislead. */
 export const laterKeys: Readonly<Record<string, string>> = {
-  arrive: 'this version has no arrival groups',
+  'families[].loading.group': 'this version has no arrival groups',
+  loading: 'this version plans no loading',
+};
+
+/** Keys of earlier versions, and what they are called now. */
+export const earlierKeys: Readonly<Record<string, string>> = {
+  'families[].weights': 'faces, as in [400, 700 italic] or "300..800"',
+  'families[].styles': 'faces, as in [400, 400 italic]',
+  'families[].fallback': 'stack',
+  'families[].display': 'loading: { display: … }',
+  'families[].preload': 'loading: { preload: … }',
 };
 
 function listed(values: readonly string[]): string {

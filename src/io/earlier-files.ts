@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 
 /** Files of a folder as they are; undefined for those that aren't there or can't be read. */
@@ -6,7 +6,9 @@ export const filesOf =
   (folder: string) =>
   (file: string): Uint8Array | undefined => {
     try {
-      return readFileSync(join(folder, file));
+      const path = join(folder, file);
+      // A pipe would be waited for.
+      return statSync(path).isFile() ? readFileSync(path) : undefined;
     } catch {
       return undefined;
     }

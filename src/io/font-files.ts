@@ -1,5 +1,6 @@
+import { statSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
-import { inFile } from '../errors.js';
+import { DenseGlyphError, inFile } from '../errors.js';
 import type { NamedFile } from '../core/source/named-file.js';
 import { readBytes, shownPath } from './read.js';
 
@@ -34,6 +35,22 @@ export async function fontPaths(fonts: readonly string[], base: string): Promise
  * @throws DenseGlyphError with the file named
  */
 export async function readFontFiles(path: string, base: string): Promise<FontFile[]> {
+  const archive = archiveAround(path);
+  if (archive !== undefined) {
+    const all = await readFontFiles(archive, base);
+    const found = all.filter((one) => one.path === shownPath(path, base));
+    if (found.length > 0) return found;
+    const advice = `it holds ${all
+      .map((one) => one.path)
+      .slice(0, 6)
+      .join(', ')}`;
+    throw new DenseGlyphError(
+      'file-unreadable',
+      'the archive has no such file',
+      { file: shownPath(path, base) },
+      advice,
+    );
+  }
   const shown = shownPath(path, base);
   const bytes = readBytes(path, shown);
   const whole: FontFile = { path: shown, bytes, from: path };
@@ -48,6 +65,15 @@ export async function readFontFiles(path: string, base: string): Promise<FontFil
     from: path,
     licenceTexts: licenceTextsAround(font.path, licenceTexts).map(within),
   }));
+}
+
+/** The file that a path leads through, as in `family.zip/Regular.ttf`; undefined where it leads to a file itself. */
+function archiveAround(path: string): string | undefined {
+  for (let at = dirname(path); dirname(at) !== at; at = dirname(at)) {
+    const info = statSync(at, { throwIfNoEntry: false });
+    if (info) return info.isFile() ? at : undefined;
+  }
+  return undefined;
 }
 
 /** The licence texts that go with a font file: in its archive, or beside it. */

@@ -1,4 +1,4 @@
-import { existsSync } from 'node:fs';
+import { existsSync, readdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { glob } from 'tinyglobby';
 
@@ -34,4 +34,37 @@ const templates = 'hbs,handlebars,mustache,njk,liquid,twig,erb,php,ejs,pug,vue,s
 /** Files below a folder that pages are made from, absolute and sorted. */
 export async function projectTemplates(folder: string): Promise<string[]> {
   return (await glob(`**/*.{${templates}}`, { cwd: folder, absolute: true, ignore: unwanted })).sort();
+}
+
+/** How far below a folder, and in how many folders, ledgers are looked for: it may be the root of a whole disk. */
+const deepestLedger = 5;
+const mostFolders = 3000;
+
+/** Files called ledger.json below a folder, absolute and sorted; not in packages, nor in folders that begin with a dot. */
+export function ledgersBelow(folder: string): string[] {
+  const found: string[] = [];
+  let waiting = [folder];
+  let looked = 0;
+  for (let depth = 0; depth < deepestLedger && waiting.length > 0; depth++) {
+    const next: string[] = [];
+    for (const one of waiting) {
+      if (++looked > mostFolders) return found.sort();
+      for (const entry of entriesOf(one)) {
+        const isLeftOut = entry.name.startsWith('.') || entry.name === 'node_modules';
+        if (entry.isDirectory() && !isLeftOut) next.push(join(one, entry.name));
+        else if (entry.isFile() && entry.name === 'ledger.json') found.push(join(one, entry.name));
+      }
+    }
+    waiting = next;
+  }
+  return found.sort();
+}
+
+function entriesOf(folder: string) {
+  try {
+    return readdirSync(folder, { withFileTypes: true });
+  } catch {
+    // What may not be read holds nothing of ours.
+    return [];
+  }
 }

@@ -1,5 +1,5 @@
-import { readFileSync, statSync } from 'node:fs';
-import { relative } from 'node:path';
+import { existsSync, readFileSync, realpathSync, statSync } from 'node:fs';
+import { dirname, isAbsolute, join, relative, resolve } from 'node:path';
 import { DenseGlyphError } from '../errors.js';
 
 /**
@@ -11,6 +11,9 @@ import { DenseGlyphError } from '../errors.js';
  */
 export function readBytes(path: string, shown: string): Uint8Array {
   try {
+    const info = statSync(path);
+    if (!info.isFile() && !info.isDirectory())
+      throw Object.assign(new Error('no file'), { code: 'ENOTFILE' });
     return readFileSync(path);
   } catch (cause) {
     throw new DenseGlyphError('file-unreadable', readingFailed(cause), { file: shown }, undefined, cause);
@@ -22,6 +25,9 @@ function readingFailed(cause: unknown): string {
   if (code === 'ENOENT') return 'there is no such file';
   if (code === 'EACCES' || code === 'EPERM') return 'it may not be read';
   if (code === 'EISDIR') return 'it is a folder';
+  if (code === 'ENOTDIR') return 'there is no such file';
+  if (code === 'ENOTFILE') return 'it is a pipe, a socket or a device, not a file';
+  if (code === 'ELOOP') return 'it is a link that leads to itself';
   return `it cannot be read (${code ?? String(cause)})`;
 }
 
@@ -31,3 +37,27 @@ export const sizeOfFile = (path: string): number => statSync(path, { throwIfNoEn
 /** A path as the user would write it, with slashes. @param base the folder of the call or of the config */
 export const shownPath = (path: string, base: string): string =>
   relative(base, path).replaceAll('\\', '/') || path;
+
+/** Whether what a path leads to lies below a folder; links are followed. @param folder absolute */
+export function isBelow(path: string, folder: string): boolean {
+  const real = (one: string) => {
+    try {
+      return realpathSync(one);
+    } catch {
+      return resolve(one);
+    }
+  };
+  const steps = relative(real(folder), real(path));
+  return steps !== '' && !isAbsolute(steps) && !/^\.\.(?:[\\/]|$)/.test(steps);
+}
+
+/** The folder of the package that a file is of; its own where it is of none. @param path absolute */
+export function packageOf(path: string): string {
+  for (let folder = dirname(path); dirname(folder) !== folder; folder = dirname(folder))
+    if (existsSync(join(folder, 'package.json'))) return folder;
+  return dirname(path);
+}
+
+/** @param path absolute */
+export const isFolder = (path: string): boolean =>
+  statSync(path, { throwIfNoEntry: false })?.isDirectory() ?? false;

@@ -2,15 +2,41 @@ import { readdirSync, statSync } from 'node:fs';
 import { basename, dirname, join, relative, resolve, sep } from 'node:path';
 import { glob, isDynamicPattern } from 'tinyglobby';
 import { DenseGlyphError } from '../errors.js';
+import { plainAddress } from './addresses.js';
 import { readBytes, shownPath, sizeOfFile } from './read.js';
-import type { Site } from './site.js';
+
+/** A page on disk. */
+export interface FolderPage {
+  /** As the user would write it, with slashes. */
+  page: string;
+  /** Absolute. */
+  address: string;
+  size: number;
+  read(): Uint8Array;
+}
 
 /** A site on disk, as another thread can open it again. */
-export interface SiteFolder extends Site {
+export interface SiteFolder {
   /** What paths are shown from, absolute. */
   base: string;
   /** What URLs with a slash start from, absolute. */
   root: string;
+  pages: readonly FolderPage[];
+  /** Where stylesheets of other hosts are that came home, by their addresses in full. */
+  home: ReadonlyMap<string, string>;
+  otherHost: (address: string) => string | undefined;
+  adopted: (address: string) => string | undefined;
+  addressOf(address: string, from: string): Promise<string | undefined>;
+  shown: (address: string) => string;
+  named(file: string): Promise<Uint8Array>;
+  read(address: string): Promise<Uint8Array>;
+  nearest(address: string, from: string): string | undefined;
+}
+
+export interface SiteOptions {
+  /** What URLs with a slash start from; the folder that is named, for files the current one. */
+  root?: string | undefined;
+  home?: ReadonlyMap<string, string> | undefined;
 }
 
 /** Folders that are no part of a site, by name. */
@@ -21,10 +47,13 @@ const isPage = (name: string) => /\.x?html?$/i.test(name);
  * The pages that folders, files and globs stand for. Kits, node_modules and folders that begin with a dot are left out.
  *
  * @param named relative to `folder`; nothing for `folder` itself
- * @param root what URLs with a slash start from; the folder that is named, for files `folder`
  * @throws DenseGlyphError `file-unreadable`
  */
-export async function readSite(named: readonly string[], folder: string, root?: string): Promise<SiteFolder> {
+export async function readSite(
+  named: readonly string[],
+  folder: string,
+  { root, home }: SiteOptions = {},
+): Promise<SiteFolder> {
   const paths = new Set<string>();
   let base = folder;
   for (const one of named.length > 0 ? named : ['.']) {
@@ -49,16 +78,25 @@ export async function readSite(named: readonly string[], folder: string, root?: 
     }
     for (const page of info?.isDirectory() ? found.sort() : found) paths.add(page);
   }
-  return openFolder(base, root === undefined ? base : resolve(folder, root), [...paths]);
+  return openFolder(base, root === undefined ? base : resolve(folder, root), [...paths], home);
 }
 
+const nowhere: ReadonlyMap<string, string> = new Map();
+
 /** @param paths of the pages, absolute, as are `base` and `root` */
-export function openFolder(base: string, root: string, paths: readonly string[]): SiteFolder {
+export function openFolder(
+  base: string,
+  root: string,
+  paths: readonly string[],
+  home: ReadonlyMap<string, string> = nowhere,
+): SiteFolder {
   const shown = (path: string) => shownPath(path, base);
   const addressOf = (address: string, from: string) => linkedPath(address, from, root);
   return {
     base,
     root,
+    home,
+    adopted: (address) => home.get(plainAddress(address)),
     pages: paths.map((path) => ({
       page: shown(path),
       address: path,

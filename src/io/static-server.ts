@@ -15,7 +15,15 @@ export interface ServedFolder {
  * @throws Error with the code `EADDRINUSE` if the port is taken
  */
 export async function serveFolder(folder: string, port = 0): Promise<ServedFolder> {
-  const files = sirv(folder, { dev: true, dotfiles: false });
+  const files = sirv(folder, {
+    dev: true,
+    dotfiles: false,
+    // A page says itself what it is encoded in.
+    setHeaders: (response) => {
+      const type = response.getHeader('content-type');
+      if (typeof type === 'string') response.setHeader('content-type', type.replace(/;\s*charset=.*/i, ''));
+    },
+  });
   const server = createServer((request, response) => {
     files(request, response, () => {
       response.writeHead(404, { 'content-type': 'text/plain' }).end('Not found\n');

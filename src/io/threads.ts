@@ -14,7 +14,7 @@ const youngMegabytes = 16;
 export class Threads<Task, Result> {
   private readonly pool: Pool;
 
-  /** @param name of the module in `app/`, or beside the program; it calls `answerTasks` */
+  /** @param name of the module in `app/scanning/`, or beside the program; it calls `answerTasks` */
   constructor(name: string, count: number) {
     this.pool = pool(moduleOf(name), {
       workerType: 'thread',
@@ -54,5 +54,5 @@ export function answerTasks<Task, Result>(answer: (task: Task) => Promise<Result
 /** Modules lie in folders in the library, and side by side in the program. */
 const moduleOf = (name: string): string =>
   import.meta.dirname.endsWith('io')
-    ? join(import.meta.dirname, '../app', `${name}${extname(import.meta.filename)}`)
+    ? join(import.meta.dirname, '../app/scanning', `${name}${extname(import.meta.filename)}`)
     : join(import.meta.dirname, `${name}.js`);

@@ -1,17 +1,13 @@
-import { rangesOf } from '../core/text/unicode-ranges.js';
 import { parseUnicodeRanges } from '../core/text/parse-ranges.js';
 import { sha256 } from './digest.js';
 import type { Manifest, ManifestPart } from './files/manifest.js';
-import type { MadeFace, Part } from './made.js';
-import type { PlannedFace } from './plan.js';
+import type { CutFace } from './planning/cut.js';
+import type { MadeParts, Part } from './planning/made.js';
 import type { ReachedFormat } from './reach.js';
-
-/** What was made of a face by an earlier build. */
-export type EarlierParts = Pick<MadeFace, 'part' | 'rest' | 'older' | 'wholeReason'>;
 
 /** All that decides the bytes of a face's parts, as a digest. @param version of this program */
 export function madeFromOf(
-  { source, family, weight, style, stretch, wanted }: PlannedFace,
+  { source, family, weight, style, stretch, cut: wanted }: CutFace,
   formats: readonly ReachedFormat[],
   version: string,
 ): string {
@@ -25,6 +21,7 @@ export function madeFromOf(
     version,
     sha256(source.bytes),
     source.path,
+    source.ranges?.toJSON() ?? null,
     family,
     weight,
     style,
@@ -43,19 +40,13 @@ export function madeFromOf(
 export function earlierParts(
   manifest: Manifest,
   read: (file: string) => Uint8Array | undefined,
-): Map<string, EarlierParts> {
-  const found = new Map<string, EarlierParts>();
+): Map<string, MadeParts> {
+  const found = new Map<string, MadeParts>();
   for (const { faces } of manifest.families) {
     for (const { madeFrom, parts, wholeReason } of faces) {
       const made = parts.map((part) => partOf(part, read));
       if (!made.every((part) => part !== undefined)) continue;
-      const [part, ...others] = made;
-      found.set(madeFrom, {
-        part,
-        rest: others.find(({ name }) => name === 'rest'),
-        older: others.filter(({ name }) => name !== 'rest'),
-        wholeReason,
-      });
+      if (made.length > 0) found.set(madeFrom, { parts: made, wholeReason });
     }
   }
   return found;
@@ -66,15 +57,15 @@ export const earlierCosts = ({ leftOut }: Manifest): Map<string, number> =>
   new Map(leftOut.map(({ madeFrom, bytes }) => [madeFrom, bytes]));
 
 function partOf(
-  { file, part, format, sha256: digest, characters, stillBytes, apart, dropped, changed }: ManifestPart,
+  { file, slice, format, sha256: digest, characters, stillBytes, apart, dropped, changed }: ManifestPart,
   read: (file: string) => Uint8Array | undefined,
 ): Part | undefined {
   const bytes = read(file);
   if (!bytes || sha256(bytes) !== digest) return undefined;
-  const ranges = rangesOf(parseUnicodeRanges(characters).codePoints());
+  const ranges = parseUnicodeRanges(characters).ranges();
   return {
     file,
-    name: part,
+    slice,
     format,
     bytes,
     sha256: digest,

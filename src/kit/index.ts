@@ -3,8 +3,12 @@
  * writes.
  */
 export { makeKit, type KitRequest } from './make.js';
-export type { KitAddress } from './made.js';
-export { faceLabel, planKit, type KitPlan, type PlannedFace, type PlannedFamily } from './plan.js';
+export type { KeptStylesheet, KitAddress, MadeKit } from './kit.js';
+export { chosenFaces, type ChosenFace, type ChosenFamily } from './planning/chosen.js';
+export { demandOnKit, type DemandingPage, type FaceDemand } from './planning/demand.js';
+export { cutToDemand, type Cut, type CutFace, type CutFamilies, type CutFamily } from './planning/cut.js';
+export { decidedLoading, type LoadedFace, type LoadedFamily } from './planning/loading.js';
+export type { LeftOutFace, MadeFace, MadeFamily, Part, Slice } from './planning/made.js';
 export { reachOf, type Reach } from './reach.js';
 export { headMarkup } from './files/head.js';
 export type { Manifest, ManifestFace, ManifestFamily, ManifestPart } from './files/manifest.js';

@@ -1,4 +1,5 @@
 import { basename } from 'node:path';
+import type { KitConfig } from '../config/schema.js';
 import { slug } from '../core/face/slug.js';
 import { headFile } from './files/head.js';
 import { ledgerFile } from './files/ledger.js';
@@ -6,74 +7,39 @@ import { manifestOf, type Manifest } from './files/manifest.js';
 import { moduleFiles } from './files/module.js';
 import { proofFile } from './files/proof.js';
 import { stylesheetFile } from './files/stylesheet.js';
-import { faceLabel, type KitPlan, type PlannedFace } from './plan.js';
-import type { KitAddress, LeftOutFace, MadeFace, MadeFamily, MadeKit } from './made.js';
-import { inFile } from '../errors.js';
-import { atOnce } from './at-once.js';
-import { madeFromOf, type EarlierParts } from './earlier.js';
-import { cutParts, makePart } from './part.js';
-import type { Reach, ReachedFormat } from './reach.js';
+import type { KeptStylesheet, KitAddress, MadeKit } from './kit.js';
+import { decidedLoading } from './planning/loading.js';
+import { madeFaces, type MakeRequest } from './planning/make.js';
+import type { Reach } from './reach.js';
 
-export interface KitRequest {
-  plan: KitPlan;
+export interface KitRequest extends Omit<MakeRequest, 'formats'> {
+  config: Pick<KitConfig, 'families'>;
   reach: Reach;
   address: KitAddress;
-  /** Of this program, for the manifest. */
-  version: string;
-  /** How many processors compress. */
-  processors: number;
-  /** What an earlier build made, by what it was made from. */
-  earlier?: ReadonlyMap<string, EarlierParts>;
-  /** What it said that faces would weigh that were left out. */
-  earlierCosts?: ReadonlyMap<string, number>;
-  /** Called when a face is begun, and when it is done. */
-  begin?: (face: PlannedFace) => void;
-  end?: (face: PlannedFace) => void;
+  /** What stylesheets of hosts have besides, and their files by path inside the kit. */
+  kept?: { stylesheets: readonly KeptStylesheet[]; files: ReadonlyMap<string, Uint8Array> } | undefined;
 }
 
-/** The kit as files in memory, by path inside it, and its manifest. The same plan gives the same bytes. */
-export async function makeKit({
-  plan,
-  reach,
-  address,
-  version,
-  processors,
-  earlier,
-  earlierCosts,
-  begin,
-  end,
-}: KitRequest): Promise<{ files: Map<string, Uint8Array>; manifest: Manifest }> {
-  const planned = plan.families.flatMap(({ faces }) => faces);
-  const made = await atOnce(
-    planned,
-    ({ source }) => source.size,
-    async (face) => {
-      begin?.(face);
-      const madeFrom = madeFromOf(face, reach.formats, version);
-      const before = earlier?.get(madeFrom);
-      const parts = before ?? (await makeParts(face, reach.formats));
-      const result: MadeFace = { ...face, ...parts, madeFrom };
-      end?.(face);
-      return result;
-    },
-    processors,
-  );
-  const families = plan.families.map((family): MadeFamily => ({
-    ...family,
-    faces: family.faces.map((face) => made[planned.indexOf(face)]),
-  }));
-  const costOf = async (face: PlannedFace): Promise<LeftOutFace> => {
-    const madeFrom = madeFromOf(face, reach.formats, version);
-    const bytes = earlierCosts?.get(madeFrom) ?? (await weightOf(face));
-    return { family: face.family, face: faceLabel(face), bytes, madeFrom };
+/** The kit as files in memory, by path inside it, and its manifest. The same request gives the same bytes. */
+export async function makeKit(
+  request: KitRequest,
+): Promise<{ files: Map<string, Uint8Array>; manifest: Manifest }> {
+  const { config, reach, address, version, kept } = request;
+  const { families: made, leftOut } = await madeFaces({ ...request, formats: reach.formats });
+  const families = decidedLoading(made, config);
+  const stylesheets = kept?.stylesheets ?? [];
+  const kit: MadeKit = {
+    families,
+    leftOut,
+    stylesheets,
+    reach,
+    address,
+    licences: new Map(),
+    files: new Map(),
   };
-  const leftOut = await atOnce(plan.leftOut ?? [], ({ source }) => source.size, costOf, processors);
-  const kit: MadeKit = { families, leftOut, reach, address, licences: new Map(), files: new Map() };
-  for (const { faces } of families) {
-    for (const { part, rest, older } of faces) {
-      for (const { file, bytes } of [part, ...(rest ? [rest] : []), ...older]) kit.files.set(file, bytes);
-    }
-  }
+  for (const { faces } of families)
+    for (const { parts } of faces) for (const { file, bytes } of parts) kit.files.set(file, bytes);
+  for (const [path, bytes] of kept?.files ?? []) kit.files.set(path, bytes);
   addLicences(kit);
   const text = (path: string, content: string) => kit.files.set(path, new TextEncoder().encode(content));
   text('kit.css', stylesheetFile(kit));
@@ -84,28 +50,6 @@ export async function makeKit({
   const manifest = manifestOf(kit, version);
   text('kit.json', `${JSON.stringify(manifest, null, 2)}\n`);
   return { files: kit.files, manifest };
-}
-
-/** What pages would fetch of a face. */
-async function weightOf(face: PlannedFace): Promise<number> {
-  const { part } = await makeParts(face, [{ format: 'woff2', browsers: [] }]);
-  return part.bytes.length;
-}
-
-function makeParts(face: PlannedFace, formats: readonly ReachedFormat[]): Promise<EarlierParts> {
-  return inFile(face.source.path, async () => {
-    const cut = face.wanted && (await cutParts(face, face.wanted));
-    const isCut = cut !== undefined && 'part' in cut;
-    const whole = await Promise.all(
-      formats
-        .filter(({ format }) => !isCut || format !== 'woff2')
-        .map(({ format }) => makePart(face, format)),
-    );
-    // Browsers that take older formats know no parts.
-    if (isCut) return { ...cut, older: whole };
-    const [part, ...older] = whole;
-    return { part, older, wholeReason: cut?.wholeReason };
-  });
 }
 
 /** Texts of the same name but different content keep apart by the family's name. */

@@ -2,7 +2,7 @@ import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } fr
 import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { openSources } from '#src/app/open-sources.js';
+import { openSources } from '#src/app/building/open-sources.js';
 import { mappedCharacters } from '#src/core/text/mapped-characters.js';
 import { startFontHost, type Fault, type FontHost } from '#src/rehearsal/font-host.js';
 import { openFont } from '#src/core/containers/index.js';
@@ -46,7 +46,9 @@ describe('faces come home', () => {
     put('site/a.css', `@import url("${host.styles}/css/tidelog-mono.css");`);
     const { faces, findings, fetched } = await bring(['site']);
     expect(findings).toEqual([]);
-    expect(faces.map(({ family, weight, style }) => [family, weight, style]).sort()).toEqual([
+    expect(
+      faces.flatMap(({ rules }) => rules.map(({ family, weight, style }) => [family, weight, style])).sort(),
+    ).toEqual([
       ['Ferrywake Sans', '400', 'italic'],
       ['Ferrywake Sans', '400', 'normal'],
       ['Mine', '300', undefined],
@@ -90,20 +92,22 @@ describe('faces come home', () => {
     writeFileSync(join(folder, 'node_modules/face/q.ttf'), readSample('TidelogMono-Regular.ttf'));
     const { faces } = await bring(['node_modules/face/index.css']);
     expect(faces).toMatchObject([
-      { family: 'Quay', from: 'q.ttf', stylesheet: 'node_modules/face/index.css' },
+      { rules: [{ family: 'Quay' }], from: 'q.ttf', stylesheet: 'node_modules/face/index.css' },
     ]);
     expect(inFonts()).toEqual(['faces.css', 'ledger.json', expect.stringMatching(/^quay-400n-\w{8}\.ttf$/)]);
   });
 
-  test('a variable file that rules name once for each weight is one face, of all of them', async () => {
+  test('a variable file that rules name once for each weight is one file with a rule for each', async () => {
     const rule = (weight: number) =>
       `@font-face { font-family: Quay; font-weight: ${weight}; src: url(q.ttf) }`;
     put('node_modules/face/index.css', rule(400) + rule(700));
     writeFileSync(join(folder, 'node_modules/face/q.ttf'), readSample('FerrywakeSans-Variable.ttf'));
     const { faces } = await bring(['node_modules/face/index.css']);
-    expect(faces).toMatchObject([{ family: 'Quay', weight: '400 700' }]);
-    const [{ face }] = await openSources(['fonts'], folder);
-    expect(face.weight).toEqual([400, 700]);
+    expect(faces).toMatchObject([{ rules: [{ family: 'Quay', weight: '400' }, { weight: '700' }] }]);
+    expect((await openSources(['fonts'], folder)).map(({ face }) => face.weight)).toEqual([
+      [400, 400],
+      [700, 700],
+    ]);
     expect(textIn('faces.css').match(/font-weight: .*/g)).toEqual(['font-weight: 400;', 'font-weight: 700;']);
   });
 
@@ -174,8 +178,8 @@ describe('faces come home', () => {
       const first = await bring(urls, { allowHosts });
       expect([first.joined, first.inParts]).toMatchObject([
         [
-          { family: 'Ferrywake Sans', weight: '300 800', from: { length: 3 } },
-          { family: 'Lampbuoy Slab', weight: '700', from: { length: 3 } },
+          { rules: [{ family: 'Ferrywake Sans', weight: '300 800' }], from: { length: 3 } },
+          { rules: [{ family: 'Lampbuoy Slab', weight: '700' }], from: { length: 3 } },
         ],
         [],
       ]);
@@ -200,8 +204,8 @@ describe('faces come home', () => {
       rmSync(join(folder, 'fonts', from[0]));
       const { joined, inParts } = await bring(urls, { allowHosts });
       expect([joined, inParts]).toMatchObject([
-        [{ family: 'Lampbuoy Slab' }],
-        [{ family: 'Ferrywake Sans', why: 'one of them could not be had' }],
+        [{ rules: [{ family: 'Lampbuoy Slab' }] }],
+        [{ rule: { family: 'Ferrywake Sans' }, why: 'one of them could not be had' }],
       ]);
     } finally {
       await cutHost.close();
@@ -215,7 +219,10 @@ describe('faces come home', () => {
     for (const style of ['Regular', 'Bold'])
       writeFileSync(join(folder, `node_modules/face/${style}.ttf`), readSample(`FerrywakeSans-${style}.ttf`));
     const { joined, inParts } = await bring(['node_modules/face/index.css']);
-    expect([joined, inParts]).toEqual([[], [{ family: 'Quay', files: 2, why: 'their metrics differ' }]]);
+    expect([joined, inParts]).toEqual([
+      [],
+      [{ rule: { family: 'Quay' }, files: 2, why: 'their metrics differ' }],
+    ]);
     expect((await openSources(['fonts'], folder)).map(({ ranges }) => ranges?.has(0x41))).toEqual([
       expect.any(Boolean),
       expect.any(Boolean),
@@ -232,7 +239,7 @@ describe('faces come home', () => {
     const [{ file: first }] = (await adoptAs('Regular')).faces;
     const { faces, replaced } = await adoptAs('Bold');
     const [{ file: second }] = faces;
-    expect(replaced).toEqual([{ file: first, family: 'Quay', weight: '500', by: [second] }]);
+    expect(replaced).toEqual([{ file: first, rules: [{ family: 'Quay', weight: '500' }], by: [second] }]);
     const opened = async (path: string) =>
       (await openSources([path], folder)).map((one) => [one.path, one.face.family, one.face.weight]);
     expect(await opened('fonts')).toEqual([[`fonts/${second}`, 'Quay', [500, 500]]]);

@@ -11,7 +11,7 @@ const { build } = denseGlyph;
 interface Drafted {
   site?: { root: string };
   output: { folder: string };
-  families: { family: string; files: string[]; role: string; fallback: string[] }[];
+  families: { family: string; files: unknown[]; role: string; stack: string[] }[];
 }
 
 /** Builds from the sample fonts and pages with this style and body. */
@@ -61,10 +61,10 @@ describe('a config that is drafted from fonts', () => {
     expect(roles((await drafting([sans, slab, mono], css)).config)).toEqual(expected);
   });
 
-  test('fallbacks are those of the site, else of the kind', async () => {
+  test('stacks are those of the site, else of the kind', async () => {
     const css = 'body { font-family: "Ferrywake Sans", Verdana, sans-serif }';
     const { config } = await drafting([sans, slab, mono], css);
-    expect(config.families.map(({ fallback }) => fallback)).toEqual([
+    expect(config.families.map(({ stack }) => stack)).toEqual([
       ['Verdana', 'sans-serif'],
       ['serif'],
       ['monospace'],

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { mkdirSync, writeFileSync } from 'node:fs';
+import { mkdirSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import type { ScanResult } from '#src/index.js';
 import { denseGlyph } from '../../test-support/library.js';
@@ -49,17 +49,17 @@ describe('a large site', () => {
       expect(new Set(items).size).toBeGreaterThan(80);
     }));
 
-  test('an error of a thread names its file', () =>
+  test('a page that cannot be read is told, and the others are read', () =>
     inFolder(async (folder) => {
       writeSite(folder, { ...pages, 'site.css': css });
-      writeFileSync(
-        join(folder, 'p45.html'),
-        Buffer.from([...Buffer.from('<meta charset=utf-8>'), 0xff, 0xfe, 0xe9]),
-      );
-      await expect(scan({ site: ['.'], folder })).rejects.toMatchObject({
-        code: 'file-unreadable',
-        place: { file: 'p45.html' },
-      });
+      rmSync(join(folder, 'p45.html'));
+      symlinkSync('nowhere', join(folder, 'p45.html'));
+      const { pages: read, findings } = await scan({ site: ['.'], folder });
+      expect(read).toHaveLength(Object.keys(pages).length - 1);
+      const told = findings.filter(({ code }) => code === 'page-unreadable');
+      expect(told.map(({ place, message }) => [place.file, message])).toEqual([
+        ['p45.html', expect.stringContaining('there is no such file')],
+      ]);
     }));
 });
 

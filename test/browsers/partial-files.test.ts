@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { WireResult } from '#src/app/wire.js';
+import type { WireResult } from '#src/app/wiring/wire.js';
 import { startFontHost, type FontHost } from '#src/rehearsal/font-host.js';
 import { cli } from '../../test-support/cli.js';
 import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
@@ -70,7 +70,7 @@ const show = `
 // WebKitGTK's driver gives no pictures without a window manager.
 describe.each(availableEngines().filter((name) => name !== 'webkit'))('in %s', (name) => {
   test('a kit of partial files draws what the partial files draw, from the site itself', async () => {
-    expect(wired.byHand).toEqual([]);
+    expect(wired.findings).toEqual([]);
     const engine: Engine = await startEngine(name);
     try {
       for (const page of pages) {

@@ -10,8 +10,8 @@ import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { mappedCharacters } from '#src/core/text/mapped-characters.js';
 import { charactersByScript } from '#src/core/text/scripts.js';
 import { unicodeRangeText } from '#src/core/text/unicode-ranges.js';
-import type { Part } from '#src/kit/made.js';
-import { cutParts } from '#src/kit/part.js';
+import type { Part } from '#src/kit/planning/made.js';
+import { cutParts } from '#src/kit/planning/parts.js';
 import { compareDrawings, type Comparison, type DividedPair } from '../../test-support/drawings.js';
 import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
 import { inPart, plannedFace, wantedOf } from '../../test-support/parts.js';
@@ -54,10 +54,10 @@ async function divideFace(file: string, words: string, name: string, seed: numbe
   const { text: ofSite, cut } =
     (await divideFor(font, chosen.join(' '))) ?? (await divideFor(font, '21 ₪')) ?? fail(name);
   const partOf = (part: Part) => ({
-    url: keep(part.name, part.bytes),
+    url: keep(part.slice, part.bytes),
     range: unicodeRangeText(part.characters),
   });
-  const all = [inPart(cut.part), inPart(cut.rest)];
+  const all = [inPart(cut.drawn), inPart(cut.rest)];
   const [{ name: script }] = charactersByScript(CodePointSet.ofText(words));
   const ofScript = charactersByScript(available).find((one) => one.name === script)!;
   const [letters, marks] = [ofScript.codePoints.filter((one) => !isMark(one)), all.flat().filter(isMark)];
@@ -74,7 +74,7 @@ async function divideFace(file: string, words: string, name: string, seed: numbe
       name,
       source: keep('whole', whole.bytes),
       // In the order of the stylesheet.
-      made: [partOf(cut.rest), partOf(cut.part)],
+      made: [partOf(cut.rest), partOf(cut.drawn)],
       descriptors: {},
       weights: [400],
     },
@@ -86,7 +86,7 @@ async function divideFace(file: string, words: string, name: string, seed: numbe
 
 async function divideFor(font: Font, text: string) {
   const cut = await cutParts(plannedFace(font), wantedOf(text));
-  return 'wholeReason' in cut || !cut.rest ? undefined : { text, cut: { part: cut.part, rest: cut.rest } };
+  return 'wholeReason' in cut || !cut.rest ? undefined : { text, cut: { drawn: cut.drawn, rest: cut.rest } };
 }
 
 beforeAll(async () => {
@@ -151,7 +151,7 @@ describe.each(availableEngines())('%s', (engineName) => {
       const cut = await cutParts(plannedFace(font), wantedOf('Waterways to Tyne, 4:10'));
       if ('wholeReason' in cut) throw new Error(cut.wholeReason);
       writeFileSync(join(folder, 'kerned'), readSample('FerrywakeSans-Regular.ttf'));
-      const [one, other] = [inPart(cut.part), inPart(cut.rest!)].map((part) =>
+      const [one, other] = [inPart(cut.drawn), inPart(cut.rest!)].map((part) =>
         part.filter((character) => !isMark(character)),
       );
       const kerned = await engine.run<number>(countKernedPairs, { url: '/kerned', one, other });

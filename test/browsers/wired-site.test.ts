@@ -3,7 +3,7 @@ import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { DemoResult } from '#src/app/demo.js';
-import type { ScanResult } from '#src/app/scan-result.js';
+import type { ScanResult } from '#src/app/scanning/scan-result.js';
 import { cli } from '../../test-support/cli.js';
 import { availableEngines, startEngine } from '../../test-support/engines.js';
 import { LoggingServer } from '../../test-support/server.js';

@@ -27,7 +27,7 @@ b { font-weight: 700 } .n { font-variant-numeric: tabular-nums } input { font: i
     families.flatMap(({ family, faces }) =>
       faces.map(({ weight, style, parts, demand }) => ({
         name: `${family} ${weight} ${style}`,
-        parts: parts.map(({ part, characters }) => `${part} ${characters.slice(0, 40)}`),
+        parts: parts.map(({ slice, characters }) => `${slice} ${characters.slice(0, 40)}`),
         pages: demand?.pages,
       })),
     );
@@ -46,7 +46,7 @@ b { font-weight: 700 } .n { font-variant-numeric: tabular-nums } input { font: i
         ['Lampbuoy Slab 700 normal', 1],
       ]);
       const [regular] = facesIn(manifest);
-      expect(regular.parts.map((part) => part.split(' ')[0])).toEqual(['site', 'rest']);
+      expect(regular.parts.map((part) => part.split(' ')[0])).toEqual(['drawn', 'rest']);
       expect(manifest.pages.map(({ page: name, files }) => [name, files.length])).toEqual([
         ['a.html', 3],
         ['b.html', 1],
@@ -68,16 +68,16 @@ b { font-weight: 700 } .n { font-variant-numeric: tabular-nums } input { font: i
     }));
 
   test.each<[string, object, string[]]>([
-    ['rest: drop', { rest: 'drop' }, ['site']],
-    ['fromSite: false', { characters: { fromSite: false } }, ['full']],
-    ['old browsers, which get the whole', { reach: 'ie 11' }, ['site', 'rest', 'full']],
+    ['rest: drop', { rest: 'drop' }, ['drawn']],
+    ['fromSite: false', { characters: { fromSite: false } }, ['whole']],
+    ['old browsers, which get the whole', { reach: 'ie 11' }, ['drawn', 'rest', 'whole']],
   ])('%s', (_, more, expected) =>
     inSite(
       { 'a.html': page('<h1>Pier</h1><p>Boat') },
       async (folder) => {
         await cli(['build', '--quiet'], folder);
         const { parts } = manifestIn(folder).families[0].faces[0];
-        expect(parts.map(({ part }) => part)).toEqual(expected);
+        expect(parts.map(({ slice }) => slice)).toEqual(expected);
       },
       more,
     ),

@@ -19,11 +19,11 @@ describe('build', () => {
       const manifest = manifestIn(folder);
       const files = tree(join(folder, 'site/type'));
       expect(files.map((file) => file.replace(/-[0-9a-f]{8}\./, '-DIGEST.'))).toEqual([
-        'faces/ferrywake-sans-400i-full-DIGEST.woff2',
-        'faces/ferrywake-sans-400n-full-DIGEST.woff2',
-        'faces/ferrywake-sans-700i-full-DIGEST.woff2',
-        'faces/ferrywake-sans-700n-full-DIGEST.woff2',
-        'faces/lampbuoy-slab-700n-full-DIGEST.woff2',
+        'faces/ferrywake-sans-400i-whole-DIGEST.woff2',
+        'faces/ferrywake-sans-400n-whole-DIGEST.woff2',
+        'faces/ferrywake-sans-700i-whole-DIGEST.woff2',
+        'faces/ferrywake-sans-700n-whole-DIGEST.woff2',
+        'faces/lampbuoy-slab-700n-whole-DIGEST.woff2',
         'kit.css',
         'kit.d.mts',
         'kit.head.html',
@@ -92,7 +92,7 @@ describe('build', () => {
       expect(textIn(folder, 'kit.head.html')).toContain('href="/type/kit.css"');
       const changed = {
         output: { folder: 'site/type' },
-        families: [{ ...sans, weights: 400, styles: 'normal', preload: 'none' }],
+        families: [{ ...sans, faces: 400, loading: { preload: 'none' } }],
       };
       writeFileSync(join(folder, 'dense-glyph.config.json'), JSON.stringify(changed));
       await cli(['build'], folder);
@@ -123,19 +123,16 @@ describe('build', () => {
     }));
 
   test('a family that is there in several formats is taken once', () =>
-    project(
-      { ...config, families: [{ ...sans, files: 'fonts/old', weights: 700, styles: 'normal' }] },
-      async (folder) => {
-        const source = 'fonts/FerrywakeSans-Bold.ttf';
-        await cli(['convert', source, '--to', 'woff,eot,ttf', '--out', 'fonts/old'], folder);
-        const { code, out } = await cli(['build'], folder);
-        expect(code).toBe(0);
-        expect(out).toContain(
-          'fonts/old/FerrywakeSans-Bold.eot, fonts/old/FerrywakeSans-Bold.woff holds the same face',
-        );
-        expect(manifestIn(folder).families[0].faces[0].source.path).toBe('fonts/old/FerrywakeSans-Bold.ttf');
-      },
-    ));
+    project({ ...config, families: [{ ...sans, files: 'fonts/old', faces: 700 }] }, async (folder) => {
+      const source = 'fonts/FerrywakeSans-Bold.ttf';
+      await cli(['convert', source, '--to', 'woff,eot,ttf', '--out', 'fonts/old'], folder);
+      const { code, out } = await cli(['build'], folder);
+      expect(code).toBe(0);
+      expect(out).toContain(
+        'fonts/old/FerrywakeSans-Bold.eot, fonts/old/FerrywakeSans-Bold.woff holds the same face',
+      );
+      expect(manifestIn(folder).families[0].faces[0].source.path).toBe('fonts/old/FerrywakeSans-Bold.ttf');
+    }));
 
   test('the faces of a collection are told apart like files', () =>
     project({ ...config, families: [{ ...sans, files: 'fonts/all.ttc' }] }, async (folder) => {
@@ -161,7 +158,12 @@ describe('build', () => {
       {
         ...config,
         families: [
-          { ...sans, files: 'fonts/FerrywakeSans-Variable.ttf', weights: '350-700', preload: ['500'] },
+          {
+            ...sans,
+            files: 'fonts/FerrywakeSans-Variable.ttf',
+            faces: '350..700',
+            loading: { preload: ['500'] },
+          },
         ],
       },
       async (folder) => {
@@ -184,15 +186,15 @@ describe('build', () => {
     ],
     [
       'a weight that no file draws',
-      { ...config, families: [{ ...sans, weights: [400, 550] }] },
+      { ...config, families: [{ ...sans, faces: [400, 550] }] },
       2,
       'families[0]: no file of Ferrywake Sans draws 550; the files offer 400',
     ],
     [
       'a style that no file draws',
-      { ...config, families: [{ ...slab, styles: ['italic'] }] },
+      { ...config, families: [{ ...slab, faces: ['700 italic'] }] },
       2,
-      'no file of Lampbuoy Slab is italic',
+      'no file of Lampbuoy Slab draws 700 italic',
     ],
     [
       'a file that is not there',

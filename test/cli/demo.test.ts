@@ -16,7 +16,7 @@ describe('demo', () => {
       const hosted = scanned.findings.filter((one) => one.code === 'hosted-reference');
       expect(hosted.length).toBeGreaterThan(10);
       expect([adopted.fetched, adopted.findings]).toEqual([4, []]);
-      expect([wired.files.length, wired.byHand, scannedAgain.findings]).toEqual([10, [], []]);
+      expect([wired.files.length, wired.findings, scannedAgain.findings]).toEqual([10, [], []]);
       expect(scannedAgain.faces.every(({ drawnBy }) => drawnBy !== null)).toBe(true);
       for (const page of pages) {
         const html = readFileSync(join(folder, 'ferries/site', page), 'utf8');

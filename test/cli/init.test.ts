@@ -30,7 +30,7 @@ const inProject = (
 
 const configIn = (folder: string) => {
   const text = readFileSync(join(folder, 'dense-glyph.config.yaml'), 'utf8');
-  return { text, config: load(text) as { families: { family: string; files: string[]; role: string }[] } };
+  return { text, config: load(text) as { families: { family: string; files: unknown[]; role: string }[] } };
 };
 
 describe('init', () => {
@@ -53,12 +53,17 @@ describe('init', () => {
           site: { root: 'public' },
           output: { folder: 'public/type' },
           families: [
-            { family: 'Quay', files: ['public/q.ttf'], role: 'body', fallback: ['Verdana'] },
+            {
+              family: 'Quay',
+              files: [{ file: 'public/q.ttf', face: '400' }],
+              role: 'body',
+              stack: ['Verdana'],
+            },
             {
               family: 'Lampbuoy Slab',
               files: ['typefaces/LampbuoySlab-Bold.otf'],
               role: 'heading',
-              fallback: ['Georgia'],
+              stack: ['Georgia'],
             },
           ],
         });

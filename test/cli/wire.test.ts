@@ -1,15 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { cli, tree } from '../../test-support/cli.js';
 import { config, project } from '../../test-support/project.js';
 
-const pages: Record<string, string | Uint8Array> = {
+const pages: Record<string, string> = {
   'index.html':
     '\ufeff<!doctype html>\r\n<meta charset=utf-8>\r\n<link rel=stylesheet href=a.css>\r\n<h1 style="font-family: Lampbuoy Slab">Pier</h1>\r\n',
   'el/index.html':
     '<!doctype html><meta charset=utf-8><link rel=preload as=font href=../old.woff2 crossorigin><style>@font-face { font-family: "Ferrywake Sans"; src: url(../old.woff2) } p { font-family: Ferrywake Sans }</style><p>Μώλος',
-  'a.css': '\ufeff@font-face { font-family: "Lampbuoy Slab"; src: url(old.woff2) }\np { color: red }\n',
+  'a.css':
+    '\ufeff@font-face { font-family: "Lampbuoy Slab"; font-weight: 700; src: url(old.woff2) }\np { color: red }\n',
   'old.woff2': '',
 };
 
@@ -59,29 +60,189 @@ describe('wire', () => {
       expect(tree(folder).filter((path) => path.startsWith('.dense-glyph'))).toEqual([]);
     }));
 
-  test('a page that somebody changed since is left alone, and exit is 1', () =>
+  test('of a page that somebody changed since just what was put in goes; lines that both changed are told', () =>
     inSite(async (folder, dense) => {
       await dense('build', '--quiet');
+      const before = textsIn(folder);
       await dense('wire');
-      writeFileSync(join(folder, 'site/index.html'), 'mine');
+      const path = join(folder, 'site/index.html');
+      const wired = readFileSync(path, 'utf8');
+      writeFileSync(path, wired.replace('Pier', 'Quay'));
+      const dry = await dense('wire', '--undo', '--dry-run');
+      expect([dry.code, dry.out]).toEqual([
+        0,
+        expect.stringMatching(
+          /-<link rel="stylesheet" href="type\/kit.css">[^]*Next {2}dense-glyph wire --undo/,
+        ),
+      ]);
+      expect(readFileSync(path, 'utf8')).toContain('kit.css');
+      expect((await dense('wire', '--undo')).out).toContain(
+        'brought back, but for what somebody changed since',
+      );
+      expect(textsIn(folder)).toEqual({
+        ...before,
+        'index.html': before['index.html'].replace('Pier', 'Quay'),
+      });
+
+      await dense('wire');
+      writeFileSync(
+        path,
+        readFileSync(path, 'utf8').replace(/<link rel="stylesheet" href="type.*>/, '<mine>'),
+      );
       const { code, out } = await dense('wire', '--undo');
-      expect([code, out]).toEqual([1, expect.stringContaining('site/index.html  changed since')]);
-      expect(readFileSync(join(folder, 'site/index.html'), 'utf8')).toBe('mine');
+      expect([code, out]).toEqual([
+        1,
+        expect.stringMatching(/site\/index.html:\d+ {2}left alone, as somebody changed the same lines/),
+      ]);
+      expect(readFileSync(path, 'utf8')).toContain('<mine>');
     }));
+
+  test('a kit is never edited, wherever a copy of it lies, nor a bundle that imported it', () =>
+    inSite(async (folder, dense) => {
+      await dense('build', '--quiet');
+      const site = join(folder, 'site');
+      const kit = readFileSync(join(site, 'type/kit.css'), 'utf8');
+      cpSync(join(site, 'type'), join(site, 'copy/assets'), { recursive: true });
+      // As a bundler does: comments go, files get other names.
+      const faces = [...kit.matchAll(/url\("(faces\/[^"]+)"\)/g)].map(([, file]) => file);
+      let bundle = kit.replace(/\/\*[^]*?\*\//g, '');
+      for (const [i, file] of faces.entries()) {
+        cpSync(join(site, 'type', file), join(site, `b${i}.woff2`));
+        bundle = bundle.replace(file, `b${i}.woff2`);
+      }
+      writeFileSync(join(site, 'bundle.css'), `${bundle}\np { color: red }`);
+      const texts = { 'copy.html': 'copy/assets/kit.css', 'bundled.html': 'bundle.css' };
+      for (const [name, href] of Object.entries(texts))
+        writeFileSync(
+          join(site, name),
+          `<!doctype html><link rel=stylesheet href=${href}><h1 style="font-family: Lampbuoy Slab">Pier</h1>`,
+        );
+      const kept = () =>
+        ['type/kit.css', 'copy/assets/kit.css', 'bundle.css', 'bundled.html'].map((name) =>
+          readFileSync(join(site, name), 'utf8'),
+        );
+      const before = kept();
+      await dense('wire');
+      expect(kept()).toEqual(before);
+    }));
+
+  test('where a page would be drawn otherwise it is said, and with --strict nothing is written', () =>
+    inSite(
+      async (folder, dense) => {
+        await dense('build', '--quiet');
+        const before = textsIn(folder);
+        const said =
+          /otherwise {2}index.html: Lampbuoy Slab 700: drawn by Lampbuoy Slab 700 before, and by Lampbuoy Slab 100–900 then/;
+        const strict = await dense('wire', '--strict');
+        expect([strict.code, strict.out]).toEqual([1, expect.stringMatching(said)]);
+        expect(strict.out).toContain('Nothing was written: 1 face would be drawn otherwise than before.');
+        expect(textsIn(folder)).toEqual(before);
+        const { code, out } = await dense('wire');
+        expect([code, out]).toEqual([0, expect.stringMatching(said)]);
+        expect(out).toMatch(
+          /stays {2}a.css:1: the rule for Lampbuoy Slab 700 stays: the kit does not have it/,
+        );
+      },
+      {
+        families: [
+          {
+            family: 'Lampbuoy Slab',
+            files: [{ file: 'fonts/LampbuoySlab-Bold.otf', face: '100..900' }],
+            role: 'body',
+          },
+        ],
+      },
+    ));
+
+  test('a page that draws nothing of the kit is left without it; one that cannot be read is told', () =>
+    inSite(async (folder, dense) => {
+      const plain = '<!doctype html><title>a</title><p>Nobody’s face';
+      writeFileSync(join(folder, 'site/plain.html'), plain);
+      symlinkSync('nowhere', join(folder, 'site/gone.html'));
+      mkdirSync(join(folder, 'elsewhere'));
+      writeFileSync(join(folder, 'elsewhere/x.html'), pages['index.html']);
+      symlinkSync('../elsewhere/x.html', join(folder, 'site/linked.html'));
+      await dense('build', '--quiet');
+      const { code, out } = await dense('wire');
+      expect([code, out]).toEqual([
+        0,
+        expect.stringMatching(/by hand {2}linked.html: it is a link to a place outside of the site/),
+      ]);
+      expect(out).toMatch(/gone.html: there is no such file/);
+      expect(readFileSync(join(folder, 'site/plain.html'), 'utf8')).toBe(plain);
+      expect(readFileSync(join(folder, 'elsewhere/x.html'), 'utf8')).toBe(pages['index.html']);
+    }));
+
+  test.each<[string, (kit: string) => void, RegExp]>([
+    [
+      'a face that is gone',
+      (kit) => rmSync(join(kit, 'faces'), { recursive: true }),
+      /faces\/\S+ of the kit is not there; call dense-glyph build/,
+    ],
+    [
+      'a damaged kit.json',
+      (kit) => writeFileSync(join(kit, 'kit.json'), '{'),
+      /its kit.json is damaged, or no kit’s/,
+    ],
+    ['another program’s kit.json', (kit) => writeFileSync(join(kit, 'kit.json'), '[1]'), /no kit’s/],
+    [
+      'an earlier kit.json',
+      (kit) => writeFileSync(join(kit, 'kit.json'), '{"manifestVersion": 2}'),
+      /of version 2, and this program reads version 3; call dense-glyph build/,
+    ],
+  ])('%s is told', (_, spoil, said) =>
+    inSite(async (folder, dense) => {
+      await dense('build', '--quiet');
+      spoil(join(folder, 'site/type'));
+      const before = textsIn(folder);
+      const { code, err } = await dense('wire');
+      expect([code, err]).toEqual([2, expect.stringMatching(said)]);
+      expect(textsIn(folder)).toEqual(before);
+    }),
+  );
+
+  test('where no page can reach the kit, or its URL leads elsewhere, it is told', async () => {
+    await inSite(
+      async (_, dense) => {
+        await dense('build', '--quiet');
+        const { code, err } = await dense('wire');
+        expect([code, err]).toEqual([
+          2,
+          expect.stringMatching(/output.folder \(type\) lies outside of site.root/),
+        ]);
+      },
+      { output: { folder: 'type' } },
+    );
+    await inSite(
+      async (_, dense) => {
+        await dense('build', '--quiet');
+        expect((await dense('wire')).out).toMatch(
+          /pages ask \/t\/, and below site.root the kit lies at \/type\//,
+        );
+      },
+      { output: { folder: 'site/type', url: '/t/' } },
+    );
+  });
 
   test.each<[string, object, string | Uint8Array, RegExp]>([
     [
       'a base element',
       {},
-      '<base href="/x/"><p>a',
+      '<base href="/x/"><p style="font-family: Lampbuoy Slab">a',
       /base element, which relative URLs start from; set output.url/,
     ],
-    ['UTF-16', {}, new Uint8Array(Buffer.from('\ufeff<p>a', 'utf16le')), /UTF-16; save it as UTF-8/],
+    ['UTF-16', {}, new Uint8Array(Buffer.from('\ufeff<p>a', 'utf16le')), /it is UTF-16LE; save it as UTF-8/],
+    [
+      'ISO-2022-JP',
+      {},
+      new Uint8Array([...Buffer.from('<meta charset=iso-2022-jp><p>'), 0x1b, 0x24, 0x42, 0x46, 0x7c]),
+      /it is ISO-2022-JP; save it as UTF-8/,
+    ],
     [
       'a hosted stylesheet that nobody brought home',
       {},
       '<link rel=stylesheet href=https://faces.example/a.css><p>a',
-      /was not brought home; call dense-glyph adopt/,
+      /stays {2}odd.html:1: https:\/\/faces.example\/a.css stays: it was not brought home; call dense-glyph adopt/,
     ],
     [
       'a script that brings faces',
@@ -102,7 +263,11 @@ describe('wire', () => {
       async (folder, dense) => {
         writeFileSync(
           join(folder, 'fonts/ledger.json'),
-          '{ "ledgerVersion": 1, "stylesheets": [{ "url": "https://faces.example/a.css", "families": ["Ferrywake Sans"] }], "adopted": [] }',
+          '{ "ledgerVersion": 2, "stylesheets": [{ "url": "https://faces.example/a.css", "families": ["Ferrywake Sans"], "file": "a.css" }], "adopted": [] }',
+        );
+        writeFileSync(
+          join(folder, 'fonts/a.css'),
+          '@font-face { font-family: "Ferrywake Sans"; src: url(b) }',
         );
         mkdirSync(join(folder, 'views'));
         const link = '<link rel="stylesheet" href="https://faces.example/a.css">';
@@ -182,8 +347,8 @@ describe('wire', () => {
         await dense('build', '--quiet');
         await dense('wire');
         for (const page of ['index.html', 'el/index.html'])
-          expect(textsIn(folder)[page]).toContain('href="/t/kit.css"');
+          expect(textsIn(folder)[page]).toContain('href="/type/kit.css"');
       },
-      { output: { folder: 'site/type', url: '/t' } },
+      { output: { folder: 'site/type', url: '/type' } },
     ));
 });

@@ -30,24 +30,72 @@ describe('a config', () => {
           family: 'Ferrywake Sans',
           files: ['fonts/*.ttf'],
           role: 'ferrywake-sans',
-          fallback: ['sans-serif'],
-          display: 'swap',
-          preload: 'auto',
+          stack: ['sans-serif'],
+          loading: { display: 'swap', preload: 'auto' },
         },
       ],
     });
   });
 
-  test.each([
-    [[400, 700], { weights: { values: [400, 700] } }],
-    [400, { weights: { values: [400] } }],
-    ['300-800', { weights: { range: [300, 800] } }],
-    ['800 - 300', { weights: { range: [300, 800] } }],
-  ])('weights %j', (weights, expected) => {
-    expect(readConfig({ ...valid, families: [{ ...family, weights }] }, 'c').families[0]).toMatchObject(
-      expected,
-    );
+  const upright = (low: number, high = low) => ({ weight: [low, high], style: 'normal' });
+  test.each<[unknown, object[]]>([
+    [
+      [400, 700],
+      [upright(400), upright(700)],
+    ],
+    [400, [upright(400)]],
+    ['300..800', [upright(300, 800)]],
+    ['800 .. 300', [upright(300, 800)]],
+    [
+      ['400 italic', '700 oblique 10deg 75%'],
+      [
+        { weight: [400, 400], style: 'italic' },
+        { weight: [700, 700], style: 'oblique', slant: [10, 10], stretch: [75, 75] },
+      ],
+    ],
+  ])('faces %j', (faces, expected) => {
+    const [read] = readConfig({ ...valid, families: [{ ...family, faces }] }, 'c').families;
+    expect(read.faces).toEqual(expected);
   });
+
+  test('files are named, or declared with descriptors by their names in CSS', () => {
+    const files = [
+      'a.ttf',
+      { file: 'b.woff2', face: '700 italic', 'size-adjust': '90%', 'unicode-range': 'U+20-7E' },
+    ];
+    const [read] = readConfig({ ...valid, families: [{ ...family, files }] }, 'c').families;
+    expect(read.files).toEqual([
+      'a.ttf',
+      {
+        file: 'b.woff2',
+        weight: [700, 700],
+        style: 'italic',
+        unicodeRange: 'U+20-7E',
+        descriptors: { 'size-adjust': '90%' },
+      },
+    ]);
+  });
+
+  test.each([
+    ['weights', [400], 'write faces, as in [400, 700 italic] or "300..800"'],
+    ['styles', 'italic', 'write faces, as in [400, 400 italic]'],
+    ['fallback', ['Arial'], 'write stack'],
+    ['display', 'swap', 'write loading: { display: … }'],
+    ['preload', 'none', 'write loading: { preload: … }'],
+  ])('who writes the earlier key %s is told the new one', (key, value, advice) => {
+    expect(mistakes({ ...valid, families: [{ ...family, [key]: value }] })).toEqual([
+      `dense-glyph.config.yaml: families[0].${key} is a key of an earlier version; ${advice}`,
+    ]);
+  });
+
+  test.each(['type', 'type/', '../type/', '/type/?a', 'ftp://a/b/', '//'])(
+    'the URL %s fits no page',
+    (url) => {
+      expect(mistakes({ ...valid, output: { folder: 'type', url } })).toEqual([
+        expect.stringMatching(/output\.url is ".*"; write what every page asks for: \/type\//),
+      ]);
+    },
+  );
 
   test.each<[string, unknown, string[]]>([
     ['nothing', null, ['the config holds no keys; start with output and families']],
@@ -64,8 +112,8 @@ describe('a config', () => {
     ['an unknown key', { ...valid, familys: [] }, ['familys is not a known key; did you mean families?']],
     [
       'an unknown key deep inside',
-      { ...valid, families: [{ ...family, wieghts: [400] }] },
-      ['families[0].wieghts is not a known key; did you mean weights?'],
+      { ...valid, families: [{ ...family, fases: [400] }] },
+      ['families[0].fases is not a known key; did you mean faces?'],
     ],
     [
       'a key like no other',
@@ -74,8 +122,8 @@ describe('a config', () => {
     ],
     [
       'a key that is not supported yet',
-      { ...valid, families: [{ ...family, arrive: 'together' }] },
-      ['families[0].arrive is not supported yet; take it out: this version has no arrival groups'],
+      { ...valid, families: [{ ...family, loading: { group: 'headline' } }] },
+      ['families[0].loading.group is not supported yet; take it out: this version has no arrival groups'],
     ],
     [
       'a budget that is none',
@@ -96,18 +144,30 @@ describe('a config', () => {
       ],
     ],
     [
-      'a weight in words',
-      { ...valid, families: [{ ...family, weights: 'bold' }] },
+      'faces that are none',
+      {
+        ...valid,
+        families: [
+          { ...family, faces: [400, 'bold'] },
+          { ...family, role: 'b', files: ['a.ttf', { file: 'b.ttf', face: 0 }] },
+          { ...family, role: 'c', files: [{ file: 'b.ttf', 'size-adjust': 'big' }] },
+          { ...family, role: 'd', files: [], loading: { preload: 'some' } },
+        ],
+      },
       [
-        'families[0].weights is "bold"; write numbers from 1 to 1000, as in [400, 700], or a range, as in "300-800"',
+        'families[0].faces is [400,"bold"]; write faces as in 400, "700 italic", or "300..800" for a part of a variable one',
+        'families[1].files[1] is {"file":"b.ttf","face":0}; write a file, a folder or a glob, or { file: …, face: 700 italic } with descriptors of @font-face beside (it has the face 0)',
+        'families[2].files[0] is {"file":"b.ttf","size-adjust":"big"}; write a file, a folder or a glob, or { file: …, face: 700 italic } with descriptors of @font-face beside (it has size-adjust: "big")',
+        'families[3].files is []; name at least one font file, folder or glob',
+        'families[3].loading.preload is "some"; write auto, none, or a list of faces, as in [400, 700 italic]',
       ],
     ],
     [
       'several mistakes at once',
-      { ...valid, families: [{ ...family, display: 'flip', role: 'My Role' }] },
+      { ...valid, families: [{ ...family, loading: { display: 'flip' }, role: 'My Role' }] },
       [
         'families[0].role is "My Role"; use small letters, digits and hyphens, as in "body"',
-        'families[0].display is "flip"; write auto, block, swap, fallback or optional',
+        'families[0].loading.display is "flip"; write auto, block, swap, fallback or optional',
       ],
     ],
     [
@@ -130,7 +190,6 @@ describe('a config', () => {
         '__proto__ is not a known key; known keys are site, output, reach, characters, rest, budget, families',
         'constructor is not a known key; known keys are site, output, reach, characters, rest, budget, families',
         'output.toString is not a known key; known keys are folder, url',
-        'families is []; list at least one family',
       ],
     ],
   ])('with %s is refused with path and remedy', (_, input, expected) => {

@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process';
 import {
   chmodSync,
   existsSync,
+  linkSync,
   lstatSync,
   mkdtempSync,
   readdirSync,
@@ -17,6 +18,7 @@ import { tmpdir } from 'node:os';
 import { basename, join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { EditedFiles } from '#src/io/edited-files.js';
+import { withoutFirst } from '#src/site/edits/three-way.js';
 import { root } from '../../test-support/paths.js';
 
 let folder: string;
@@ -29,7 +31,8 @@ const bytes = (text: string) => new TextEncoder().encode(text);
 const names = ['a.html', 'b.html', 'c.css'];
 const put = (file: string, text: string) => writeFileSync(join(folder, file), text);
 const all = () => names.map((name) => readFileSync(join(folder, name), 'utf8'));
-const edits = () => new EditedFiles(folder, join(folder, '.state'));
+const none = () => ({ lines: [1] });
+const edits = () => new EditedFiles(folder, join(folder, '.state'), none);
 const edit = (to: string) =>
   names.map((file) => ({ file, before: readFileSync(join(folder, file)), after: bytes(`${file} ${to}`) }));
 
@@ -70,7 +73,7 @@ for (const name of ['writeFileSync', 'writeSync', 'renameSync', 'mkdirSync', 'rm
 }
 syncBuiltinESMExports();
 const { EditedFiles } = await import(process.env.MODULE);
-const edits = new EditedFiles(process.cwd(), process.cwd() + '/.state');
+const edits = new EditedFiles(process.cwd(), process.cwd() + '/.state', () => ({ lines: [1] }));
 const [undoes, ...names] = process.argv.slice(1);
 if (undoes === 'undo') edits.undo();
 else edits.write(names.map((file) => ({ file, before: fs.readFileSync(file), after: Buffer.from(file + ' once') })));
@@ -107,6 +110,46 @@ test('a process that is ended at any step of its writing, or of its undoing, lea
   expect(undone).toBeGreaterThan(names.length);
 }, 60_000);
 
+test('after an undo that was ended anywhere, writing again comes to what it comes to at once, and undo to what was', () => {
+  for (const name of names) put(name, name);
+  linkSync(join(folder, 'b.html'), join(folder, 'b.link'));
+  let steps = 0;
+  for (let ended = true; ended; steps++) {
+    edits().write(edit('once'));
+    ended = endedAt(steps + 1, 'undo');
+    // As wire does: what was begun is finished first.
+    edits().finish();
+    expect([
+      steps,
+      ended ? 'any' : 'none',
+      all().every((text, i) => [names[i], `${names[i]} once`].includes(text)),
+    ]).toEqual([steps, ended ? 'any' : 'none', true]);
+    edits().write(edit('again'));
+    expect(all()).toEqual(names.map((name) => `${name} again`));
+    ended = endedAt(steps + 1, 'undo') || ended;
+    edits().undo();
+    expect([steps, all(), readdirSync(folder).sort()]).toEqual([steps, names, [...names, 'b.link'].sort()]);
+  }
+  expect(steps).toBeGreaterThan(names.length * 2);
+}, 120_000);
+
+test('after a writing that was ended anywhere, the next one finishes it, and undo brings all back', () => {
+  for (const name of names) put(name, name);
+  let steps = 0;
+  for (let ended = true; ended; steps++) {
+    ended = endedAt(steps + 1, 'write', ...names);
+    edits().finish();
+    const texts = all();
+    expect([steps, texts]).toEqual([
+      steps,
+      texts[0] === 'a.html' ? names : names.map((name) => `${name} once`),
+    ]);
+    edits().write(edit('again'));
+    edits().undo();
+    expect([steps, all(), readdirSync(folder).sort()]).toEqual([steps, names, names]);
+  }
+}, 120_000);
+
 test('after a second run that was ended halfway too', () => {
   for (const name of names) put(name, name);
   edits().write(edit('once'));
@@ -117,20 +160,87 @@ test('after a second run that was ended halfway too', () => {
   expect(all()).toEqual(names);
 });
 
-test('a file that somebody changed since is left alone and told, and comes back once it is as it was', () => {
+test('a file that somebody changed is told, one that is gone is remembered, and both come back once they are as they were', () => {
   for (const name of names) put(name, name);
   edits().write(edit('once'));
   put('b.html', 'mine');
   rmSync(join(folder, 'c.css'));
-  expect(edits().undo()).toEqual([
-    { file: 'a.html', state: 'restored' },
-    { file: 'b.html', state: 'changed' },
-    { file: 'c.css', state: 'gone' },
+  const states = () =>
+    edits()
+      .undo()
+      .map(({ file, state }) => [file, state]);
+  expect(states()).toEqual([
+    ['a.html', 'restored'],
+    ['b.html', 'changed'],
+    ['c.css', 'gone'],
   ]);
   expect(readFileSync(join(folder, 'b.html'), 'utf8')).toBe('mine');
   put('b.html', 'b.html once');
-  expect(edits().undo()).toEqual([{ file: 'b.html', state: 'restored' }]);
+  put('c.css', 'c.css once');
+  expect(states()).toEqual([
+    ['b.html', 'restored'],
+    ['c.css', 'restored'],
+  ]);
   expect(existsSync(join(folder, '.state'))).toBe(false);
+});
+
+test('what somebody changed beside stays, and what was put in goes; also where it was written again', () => {
+  const merging = () =>
+    new EditedFiles(folder, join(folder, '.state'), (wired, now, original) => {
+      const result = withoutFirst(
+        ...([wired, now, original].map((one) => new TextDecoder().decode(one)) as [string, string, string]),
+      );
+      return 'text' in result ? { merged: bytes(result.text) } : result;
+    });
+  const wired = '<head>\n<kit>\n</head>\n<p>Pier</p>\n';
+  const write = (from: string, to: string) =>
+    merging().write([{ file: 'a.html', before: bytes(from), after: bytes(to) }]);
+  for (const again of [false, true]) {
+    put('a.html', '<head>\n<old>\n</head>\n<p>Pier</p>\n');
+    write('<head>\n<old>\n</head>\n<p>Pier</p>\n', wired);
+    const mine = wired.replace('Pier', 'Quay');
+    put('a.html', mine);
+    if (again) write(mine, mine.replace('<kit>', '<kit v=2>'));
+    expect(merging().undo(true)).toMatchObject([{ state: again ? 'restored' : 'merged' }]);
+    expect(readFileSync(join(folder, 'a.html'), 'utf8')).toContain('<kit');
+    merging().undo();
+    expect(readFileSync(join(folder, 'a.html'), 'utf8')).toBe('<head>\n<old>\n</head>\n<p>Quay</p>\n');
+    expect(readdirSync(folder)).toEqual(['a.html']);
+  }
+  put('a.html', '<old>');
+  write('<old>', '<kit>');
+  put('a.html', '<mine>');
+  expect(merging().undo()).toMatchObject([{ state: 'changed', lines: [1] }]);
+});
+
+test('what is not kept any more is told, and stops nothing else', () => {
+  for (const name of names) put(name, name);
+  edits().write(edit('once'));
+  for (const file of readdirSync(join(folder, '.state/edits')))
+    if (readFileSync(join(folder, '.state/edits', file), 'utf8') === 'a.html')
+      writeFileSync(join(folder, '.state/edits', file), 'b');
+  expect(
+    edits()
+      .undo()
+      .map(({ state }) => state),
+  ).toEqual(['lost', 'restored', 'restored']);
+  expect(all()).toEqual(['a.html once', 'b.html', 'c.css']);
+});
+
+test.each(['{', '{"files": 1}', '[]', 'null'])('a journal that is damaged is told: %s', (text) => {
+  for (const name of names) put(name, name);
+  edits().write(edit('once'));
+  writeFileSync(join(folder, '.state/edits/journal.json'), text);
+  expect(() => edits().undo()).toThrow('this is no list of what wire changed, or it is damaged');
+});
+
+test('other names of a file go on being names of it', () => {
+  for (const name of names) put(name, name);
+  linkSync(join(folder, 'a.html'), join(folder, 'same.html'));
+  edits().write(edit('once'));
+  expect(readFileSync(join(folder, 'same.html'), 'utf8')).toBe('a.html once');
+  edits().undo();
+  expect(readFileSync(join(folder, 'same.html'), 'utf8')).toBe('a.html');
 });
 
 test('permissions stay, and a link goes on leading to its file', () => {

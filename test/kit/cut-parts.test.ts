@@ -8,8 +8,8 @@ import { cmap } from '#src/core/tables/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { markedLetters } from '#src/core/text/marked-letters.js';
 import { mappedCharacters } from '#src/core/text/mapped-characters.js';
-import { divided } from '#src/kit/division.js';
-import { cutParts } from '#src/kit/part.js';
+import { divided } from '#src/kit/planning/division.js';
+import { cutParts } from '#src/kit/planning/parts.js';
 import { systemFont } from '../../test-support/engines.js';
 import { inPart, plannedFace, wantedOf } from '../../test-support/parts.js';
 import { readSample } from '../../test-support/paths.js';
@@ -34,11 +34,11 @@ describe.each(fonts)('the parts of %s', (_, bytes) => {
       fc.asyncProperty(fc.subarray(all, { minLength: 1, maxLength: 60 }), async (wanted) => {
         const cut = await cutParts(plannedFace(font), wantedOf(String.fromCodePoint(...wanted)));
         if ('wholeReason' in cut) return;
-        const [site, rest] = [inPart(cut.part), cut.rest ? inPart(cut.rest) : []];
+        const [site, rest] = [inPart(cut.drawn), cut.rest ? inPart(cut.rest) : []];
         expect(wanted.filter((character) => !site.includes(character))).toEqual([]);
         expect([...site, ...rest].sort((a, b) => a - b)).toEqual(all);
         for (const [part, characters] of [
-          [cut.part, site],
+          [cut.drawn, site],
           [cut.rest, rest],
         ] as const) {
           if (!part) continue;
@@ -82,7 +82,7 @@ describe('what is never divided', () => {
 test('the rest is dropped where nobody wants it', async () => {
   const { font } = openFont(readSample('FerrywakeSans-Regular.ttf'));
   const cut = await cutParts(plannedFace(font), wantedOf('pier', false));
-  expect(cut).toMatchObject({ part: { name: 'site' }, rest: undefined });
+  expect(cut).toMatchObject({ drawn: { slice: 'drawn' }, rest: undefined });
 });
 
 test('a face of which the site draws nearly all stays whole', async () => {

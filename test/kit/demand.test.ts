@@ -3,9 +3,8 @@ import { openFont } from '#src/core/containers/index.js';
 import { subsetFont } from '#src/core/subset/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { overBudget } from '#src/kit/budget.js';
-import { demandOnKit, type DemandingPage } from '#src/kit/demand.js';
-import type { Manifest } from '#src/kit/index.js';
-import type { KitPlan, PlannedFace } from '#src/kit/plan.js';
+import { demandOnKit, type DemandingPage } from '#src/kit/planning/demand.js';
+import type { ChosenFace, ChosenFamily, Manifest } from '#src/kit/index.js';
 import type { PageFace } from '#src/site/usage/page-face.js';
 import { readSample } from '../../test-support/paths.js';
 
@@ -21,16 +20,15 @@ const faceOf = (family: string, weight: number, style: 'normal' | 'italic' = 'no
     style,
     stretch: [100, 100],
     source: { font: source, path: `${family}.ttf`, size: 1 },
-  }) as unknown as PlannedFace;
+  }) as unknown as ChosenFace;
 
-const planOf = (...faces: PlannedFace[]): KitPlan => ({
-  families: [...new Set(faces.map(({ family }) => family))].map((family) => ({
+const planOf = (...faces: ChosenFace[]): ChosenFamily[] =>
+  [...new Set(faces.map(({ family }) => family))].map((family) => ({
     family,
     role: family.toLowerCase(),
     stack: [family],
     faces: faces.filter((face) => face.family === family),
-  })),
-});
+  }));
 
 /** Text in a style, as a page asks for it. */
 const asking = (
@@ -68,7 +66,7 @@ const pageOf = (faces: [string, PageFace][], more: Partial<DemandingPage> = {}):
 });
 
 /** Characters that are asked of each face, by family and weight. */
-function asked(plan: KitPlan, ...pages: DemandingPage[]): Record<string, string> {
+function asked(plan: ChosenFamily[], ...pages: DemandingPage[]): Record<string, string> {
   return Object.fromEntries(
     Array.from(demandOnKit(pages, plan), ([{ family, weight, style }, { characters }]) => [
       `${family} ${weight[0]} ${style}`,
@@ -113,6 +111,13 @@ describe('what pages ask of a kit', () => {
     expect(asked(plan, pageOf(faces))).toEqual({ 'Sans 400 normal': 'a' });
   });
 
+  test('behind local fonts it is one of those where only other pages declare it', () => {
+    const [here, there] = [asking(['system-ui', 'Sans'], 'a'), asking(['Sans'], 'b')];
+    const other = pageOf([there], { page: 'b.html', declared: ['sans'] });
+    expect(asked(plan, pageOf([here]), other)).toEqual({ 'Sans 400 normal': 'b' });
+    expect(asked(plan, pageOf([here], { declared: ['Sans'] }), other)).toEqual({ 'Sans 400 normal': 'ab' });
+  });
+
   test('features and pages by face; a page that a script fills brings its language to every face', () => {
     const demand = demandOnKit(
       [
@@ -123,9 +128,8 @@ describe('what pages ask of a kit', () => {
       plan,
     );
     expect([...demand.get(regular)!.features]).toEqual(['tnum']);
-    expect([...demand.get(regular)!.drawnOn]).toEqual(['a.html']);
-    // A space alone fetches nothing.
-    expect([...demand.get(bold)!.drawnOn]).toEqual([]);
+    expect([...demand.get(regular)!.pages]).toEqual([['a.html', new Set([0x61])]]);
+    expect([...demand.get(bold)!.pages]).toEqual([['b.html', new Set([0x20])]]);
     expect([...demand.get(italic)!.languages]).toEqual(['el']);
   });
 });

@@ -4,8 +4,8 @@ import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
 import { fontOf, type Font } from '#src/core/sfnt/font.js';
 import { nameID, nameOf } from '#src/core/tables/name.js';
 import { fvar, name, os2 } from '#src/core/tables/index.js';
-import { makePart } from '#src/kit/part.js';
-import type { PlannedFace } from '#src/kit/plan.js';
+import type { CutFace } from '#src/kit/planning/cut.js';
+import { makePart } from '#src/kit/planning/parts.js';
 import { buildCff2, charstring } from '../../test-support/cff.js';
 import { buildFont } from '../../test-support/fonts.js';
 import { readSample } from '../../test-support/paths.js';
@@ -17,7 +17,7 @@ const faceOf = (font: Font, weight: [number, number]) =>
     style: 'normal',
     stretch: [100, 100],
     source: { font, dropped: [] },
-  }) as unknown as PlannedFace;
+  }) as unknown as CutFace;
 
 describe('a part in an older format', () => {
   const { font: variable } = openFont(readSample('FerrywakeSans-Variable.ttf'));
@@ -29,7 +29,7 @@ describe('a part in an older format', () => {
       const { font } = openFont(part.bytes);
       expect(font.tags.filter((tag) => ['fvar', 'gvar', 'HVAR', 'STAT'].includes(tag))).toEqual([]);
       expect(part.dropped).toEqual(['variations, which the browsers that take this format do not know']);
-      expect(part.file).toMatch(new RegExp(`^faces/harbour-300-800n-full-[0-9a-f]{8}\\.${format}$`));
+      expect(part.file).toMatch(new RegExp(`^faces/harbour-300-800n-whole-[0-9a-f]{8}\\.${format}$`));
       const glyph = 40;
       expect(svgPathData(outlinesOf(font).outlineOf(glyph))).toBe(
         svgPathData(outlinesOf(variable).outlineOf(glyph)),

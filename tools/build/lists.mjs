@@ -1,5 +1,5 @@
 // Lists that follow from which files are there: the commands of the program and the functions of the library. A file in
-// src/cli/commands says its summary and its place in the order of the work; the use case of the same name is in src/app.
+// src/cli/commands says its summary and its place in the order of the work; the use case of the same name is below src/app.
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { root } from './root.mjs';
@@ -40,18 +40,22 @@ ${rows.join('\n')}
 }
 
 function useCases(commands) {
-  const names = commands
-    .map(({ name }) => name)
-    .filter((name) => existsSync(join(root, `src/app/${name}.ts`)))
-    .sort();
-  const imports = names.map((name) => `import type { ${name} as ${name}Now } from './app/${name}.js';`);
-  const types = names.map((name) => `export type * from './app/${name}.js';`);
-  const functions = names.map(
-    (name) =>
-      `/** See \`${name[0].toUpperCase()}${name.slice(1)}Request\`. */\n` +
-      `export const ${name}: typeof ${name}Now = async (...call) =>\n  (await import('./app/${name}.js')).${name}(...call);\n`,
+  const modules = readdirSync(join(root, 'src/app'), { recursive: true }).map((path) =>
+    path.replaceAll('\\', '/'),
   );
-  return `${head}${imports.join('\n')}\n\n${types.join('\n')}\n\n${functions.join('\n')}`;
+  const moduleOf = (name) => modules.find((path) => path === `${name}.ts` || path.endsWith(`/${name}.ts`));
+  const found = commands.map(({ name }) => ({ name, module: moduleOf(name)?.replace(/\.ts$/, '.js') }));
+  const functions = found.filter(({ module }) => module).sort((a, b) => (a.name < b.name ? -1 : 1));
+  const imports = functions.map(
+    ({ name, module }) => `import type { ${name} as ${name}Now } from './app/${module}';`,
+  );
+  const types = functions.map(({ module }) => `export type * from './app/${module}';`);
+  const calls = functions.map(
+    ({ name, module }) =>
+      `/** See \`${name[0].toUpperCase()}${name.slice(1)}Request\`. */\n` +
+      `export const ${name}: typeof ${name}Now = async (...call) =>\n  (await import('./app/${module}')).${name}(...call);\n`,
+  );
+  return `${head}${imports.join('\n')}\n\n${types.join('\n')}\n\n${calls.join('\n')}`;
 }
 
 /** Writes the lists where they have changed. @returns the names of those that have */

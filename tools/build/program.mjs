@@ -23,8 +23,12 @@ const fromPromises = ['cp', 'mkdir', 'mkdtemp', 'readFile', 'readdir', 'rename',
 const fromZlib = [
   'brotliCompress',
   'brotliCompressSync',
+  'brotliDecompress',
   'brotliDecompressSync',
   'deflateSync',
+  'gunzip',
+  'inflate',
+  'inflateRaw',
   'inflateSync',
 ]
   .map((name) => `export const ${name} = (...values) => require('node:zlib').${name}(...values);\n`)
@@ -78,7 +82,7 @@ const asCommonJs = {
 const files = {
   errors: [/src\/(errors|version)\.js/, /commonjsHelpers/, /^\0node:fs/],
   fonts: [
-    /src\/(findings|app\/collisions|kit\/at-once)\.js/,
+    /src\/(findings|app\/fonts\/collisions|kit\/at-once)\.js/,
     /src\/cli\/(progress-bar|reporter|safe-text|terminal)\.js/,
     /src\/cli\/views\/words\.js/,
     /src\/cli\/commands\/options\.js/,
@@ -107,7 +111,7 @@ export async function bundleProgram() {
     input: {
       'dense-glyph': join(root, 'build/src/bin/start.js'),
       main: join(root, 'build/src/bin/main.js'),
-      'scan-thread': join(root, 'build/src/app/scan-thread.js'),
+      'scan-thread': join(root, 'build/src/app/scanning/scan-thread.js'),
     },
     external: (id) =>
       isPackage(id) && ![...inlined, ...modulesOnly].includes(packageOf(id)) && !(id in lighter),

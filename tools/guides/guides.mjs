@@ -34,8 +34,8 @@ const css =
 const config = (site, folder, url) => `site: { root: ${site} }
 output: { folder: ${folder}${url ? `, url: ${url}` : ''} }
 families:
-  - { family: Ferrywake Sans, files: ["fonts/FerrywakeSans-Variable*.ttf"], role: body, fallback: [Arial, sans-serif] }
-  - { family: Lampbuoy Slab, files: [fonts/LampbuoySlab-Bold.otf], role: heading, fallback: [Georgia, serif] }
+  - { family: Ferrywake Sans, files: ["fonts/FerrywakeSans-Variable*.ttf"], role: body, stack: [Arial, sans-serif] }
+  - { family: Lampbuoy Slab, files: [fonts/LampbuoySlab-Bold.otf], role: heading, stack: [Georgia, serif] }
 `;
 
 /** A program that serves, until it is ended. */
@@ -179,7 +179,7 @@ ${head}      <link rel="stylesheet" href="/site.css" />
     put('out/site.css', css);
     put(
       'dense-glyph.config.yaml',
-      `${config('out', 'out/type', '/type/')}  - { family: Tidelog Mono, files: [fonts/TidelogMono-Regular.ttf], role: times, fallback: [monospace], preload: none }\n`,
+      `${config('out', 'out/type', '/type/')}  - { family: Tidelog Mono, files: [fonts/TidelogMono-Regular.ttf], role: times, stack: [monospace], loading: { preload: none } }\n`,
     );
     run('npm', 'install', '--silent', 'vite@5', 'react@18', 'react-dom@18');
     const render = () => {

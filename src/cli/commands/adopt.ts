@@ -1,5 +1,5 @@
 import type { Command } from 'commander';
-import { adopt } from '../../app/adopt.js';
+import { adopt } from '../../app/adoption/adopt.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import { adoptLines } from '../views/adopt.js';

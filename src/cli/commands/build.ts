@@ -1,8 +1,8 @@
 import type { Command } from 'commander';
-import { build } from '../../app/build.js';
+import { build } from '../../app/building/build.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
-import { budgetLines, kitLines } from '../views/kit.js';
+import { buildFindingLines, kitLines } from '../views/kit.js';
 
 export const summary = 'make the kit that the config describes';
 /** In the order of the work. */
@@ -13,6 +13,7 @@ interface BuildOptions extends CommonOptions {
   out?: string;
   site?: string;
   printConfig?: true;
+  runScripts?: true;
 }
 
 export function configure(command: Command, terminal: Terminal): void {
@@ -21,6 +22,7 @@ export function configure(command: Command, terminal: Terminal): void {
     .option('-c, --config <file>', 'the config, if it is not found from here upwards')
     .option('--out <dir>', 'where the kit of these fonts goes')
     .option('--site <dir>', 'the folder that is served as the site; the fonts are cut to what its pages draw')
+    .option('--run-scripts', 'let an installed Chromium run the scripts of each page first')
     .option('--print-config', 'print the config that gives the same kit')
     .addHelpText(
       'after',
@@ -28,15 +30,20 @@ export function configure(command: Command, terminal: Terminal): void {
     )
     .action(async (fonts: string[], options: BuildOptions) => {
       const reporter = new Reporter(terminal, options);
-      const { config, out, site } = options;
-      const request = { folder: terminal.folder, config, fonts, out, site };
+      const { config, out, site, runScripts } = options;
+      const { folder: start, environment } = terminal;
+      const request = { folder: start, environment, config, fonts, out, site, runScripts };
       const result = await build(request, reporter.onProgress);
       const { manifest, folder, changed, findings, drafted } = result;
       reporter.result(result);
-      reporter.say(...kitLines(manifest, folder, changed, options.verbose), '', ...budgetLines(findings));
+      reporter.say(
+        ...kitLines(manifest, folder, changed, options.verbose),
+        '',
+        ...buildFindingLines(findings),
+      );
       if (drafted) reporter.say(...drafted.reasons.map((reason) => `note  ${reason}`), '');
       if (drafted && options.printConfig) reporter.say(...(await configLines(drafted.config)), '');
-      if (findings.length > 0) terminal.fallShort();
+      if (findings.some(({ severity }) => severity === 'error')) terminal.fallShort();
       // What wire goes by is the config.
       const first = drafted
         ? `put ${folder}/kit.head.html into <head> of your pages,`

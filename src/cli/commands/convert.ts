@@ -1,5 +1,5 @@
 import type { Command } from 'commander';
-import { convert } from '../../app/convert.js';
+import { convert } from '../../app/fonts/convert.js';
 import { fontFormats } from '../../core/containers/formats.js';
 import { DenseGlyphError } from '../../errors.js';
 import { Reporter } from '../reporter.js';

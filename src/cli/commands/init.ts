@@ -1,5 +1,5 @@
 import type { Command } from 'commander';
-import { init, type InitQuestions } from '../../app/init.js';
+import { init, type InitQuestions } from '../../app/drafting/init.js';
 import { DenseGlyphError } from '../../errors.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
@@ -11,18 +11,22 @@ export const order = 50;
 interface InitOptions extends CommonOptions {
   site?: string;
   ask?: true;
+  runScripts?: true;
 }
 
 export function configure(command: Command, terminal: Terminal): void {
   command
     .argument('[fonts...]', 'font files, folders, globs or archives; all below this folder if none is named')
     .option('--site <dir>', 'the folder that is served as the site; the likeliest one if left out')
+    .option('--run-scripts', 'let an installed Chromium run the scripts of each page first')
     .option('--ask', 'ask which families, for what, and by which URL, in a terminal')
     .addHelpText('after', '\nExample:\n  dense-glyph init fonts --site site\n')
     .action(async (fonts: string[], options: InitOptions) => {
       const reporter = new Reporter(terminal, options);
       const questions = options.ask ? await askedQuestions(terminal, options) : undefined;
-      const request = { fonts, folder: terminal.folder, site: options.site, questions };
+      const { folder, environment } = terminal;
+      const { site, runScripts } = options;
+      const request = { fonts, folder, environment, site, runScripts, questions };
       const result = await init(request, options.ask ? undefined : reporter.onProgress);
       reporter.result(result);
       reporter.say(

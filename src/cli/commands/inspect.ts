@@ -1,5 +1,5 @@
 import type { Command } from 'commander';
-import { inspect, type InspectResult } from '../../app/inspect.js';
+import { inspect, type InspectResult } from '../../app/fonts/inspect.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import { sizeText } from '../views/words.js';

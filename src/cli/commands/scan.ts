@@ -1,5 +1,5 @@
 import type { Command } from 'commander';
-import { scan } from '../../app/scan.js';
+import { scan } from '../../app/scanning/scan.js';
 import { DenseGlyphError } from '../../errors.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';

@@ -1,5 +1,5 @@
 import type { Command } from 'commander';
-import { subset, type SubsetResult } from '../../app/subset.js';
+import { subset, type SubsetResult } from '../../app/fonts/subset.js';
 import { fontFormats } from '../../core/containers/formats.js';
 import type { FeatureChoice } from '../../core/subset/features.js';
 import { DenseGlyphError } from '../../errors.js';

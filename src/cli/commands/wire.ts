@@ -1,5 +1,5 @@
 import { Option, type Command } from 'commander';
-import { wire } from '../../app/wire.js';
+import { wire } from '../../app/wiring/wire.js';
 import { pastedForms, type PastedForm } from '../../kit/files/pasted.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
@@ -13,6 +13,7 @@ interface WireOptions extends CommonOptions {
   config?: string;
   dryRun?: true;
   undo?: true;
+  strict?: true;
   stacks?: true;
   print?: PastedForm;
 }
@@ -21,7 +22,8 @@ export function configure(command: Command, terminal: Terminal): void {
   command
     .option('-c, --config <file>', 'the config, if it is not found from here upwards')
     .option('--dry-run', 'show what would be changed, and change nothing')
-    .option('--undo', 'bring every file back as it was')
+    .option('--undo', 'bring every file back as it was; with --dry-run, show what that would change')
+    .option('--strict', 'change nothing, and end with 1, where a page would be drawn otherwise than before')
     .option(
       '--stacks',
       'change font-family too, where it has another name for a family, or nothing behind it',
@@ -37,14 +39,17 @@ export function configure(command: Command, terminal: Terminal): void {
     )
     .action(async (options: WireOptions) => {
       const reporter = new Reporter(terminal, options);
-      const { config, dryRun, undo, stacks, print } = options;
+      const { config, dryRun, undo, strict, stacks, print } = options;
       const result = await wire(
-        { folder: terminal.folder, config, dryRun, undo, stacks, print },
+        { folder: terminal.folder, config, dryRun, undo, strict, stacks, print },
         reporter.onProgress,
       );
       reporter.result(result);
-      const asked = `dense-glyph wire${stacks ? ' --stacks' : ''}`;
+      const asked = `dense-glyph wire${stacks ? ' --stacks' : ''}${undo ? ' --undo' : ''}`;
       reporter.say(...wireLines(result, { isDry: dryRun === true, asked }));
-      if (result.undone?.some(({ state }) => state === 'changed')) terminal.fallShort();
+      const isLeft = result.undone?.some(
+        ({ state }) => state === 'changed' || state === 'lost' || state === 'gone',
+      );
+      if (isLeft || result.isHeld) terminal.fallShort();
     });
 }

@@ -1,5 +1,5 @@
 import colors from 'picocolors';
-import type { AdoptedFile, AdoptResult } from '../../app/adopt.js';
+import type { AdoptedFile, AdoptResult } from '../../app/adoption/adopt.js';
 import { placeText } from '../../errors.js';
 import { count, sizeText, table } from './words.js';
 
@@ -23,6 +23,9 @@ export function adoptLines(result: AdoptResult): string[] {
       ? ['', `Licence  ${licences.map((one) => one.split('\n')[0].slice(0, 90)).join('; ')}`]
       : []),
     ...partLines(result),
+    ...result.stylesheets.flatMap(({ url, file, hasOthers }) =>
+      file !== undefined && hasOthers ? [`Rules    ${file} keeps what ${url} says besides faces`] : [],
+    ),
     ...result.replaced.map(
       ({ file, by }) =>
         `Old      ${file} is ${by.join(', ')} now; name that in the config, and take the old one away`,
@@ -42,10 +45,17 @@ export function adoptLines(result: AdoptResult): string[] {
   ];
 }
 
-type FaceName = Pick<AdoptedFile, 'family' | 'weight' | 'style'>;
+type Named = Pick<AdoptedFile, 'rules'>;
 
-const nameOf = ({ family, weight = '400', style = 'normal' }: FaceName) =>
-  `${family} ${weight}${style === 'normal' ? '' : ` ${style}`}`;
+/** `Harbour 400, 700 italic`. */
+function nameOf({ rules }: Named): string {
+  const faces = rules.map(
+    ({ weight = '400', style = 'normal' }) => `${weight}${style === 'normal' ? '' : ` ${style}`}`,
+  );
+  return `${rules[0].family} ${[...new Set(faces)].join(', ')}`;
+}
+
+const isPart = ({ rules }: Named): boolean => rules.every(({ unicodeRange }) => unicodeRange !== undefined);
 
 const hostOf = ({ from }: AdoptedFile) => from.replace(/^https?:\/\//, '').replace(/\/.*/, '');
 
@@ -54,9 +64,8 @@ function faceRows({ faces, joined }: AdoptResult): string[][] {
   const met = new Set<string>();
   return faces.flatMap((file): string[][] => {
     const name = nameOf(file);
-    const parts = faces.filter((one) => one.unicodeRange !== undefined && nameOf(one) === name);
-    if (file.unicodeRange === undefined || parts.length < 2)
-      return [[name, file.file, sizeText(file.bytes), hostOf(file)]];
+    const parts = faces.filter((one) => isPart(one) && nameOf(one) === name);
+    if (!isPart(file) || parts.length < 2) return [[name, file.file, sizeText(file.bytes), hostOf(file)]];
     if (met.has(name)) return [];
     met.add(name);
     const pieces = count(parts.length, 'partial file');
@@ -74,4 +83,7 @@ const sourceOf = (parts: readonly AdoptedFile[]): string =>
 
 /** Why faces stay in parts. */
 const partLines = ({ inParts }: AdoptResult): string[] =>
-  inParts.map((one) => `Parts    ${nameOf(one)} stays in ${count(one.files, 'file')}, because ${one.why}`);
+  inParts.map(
+    (one) =>
+      `Parts    ${nameOf({ rules: [one.rule] })} stays in ${count(one.files, 'file')}, because ${one.why}`,
+  );

@@ -1,6 +1,6 @@
 import colors from 'picocolors';
 import { extname } from 'node:path';
-import type { Conversion, ConvertResult } from '../../app/convert.js';
+import type { Conversion, ConvertResult } from '../../app/fonts/convert.js';
 import { fontFormats, type FontFormat } from '../../core/containers/formats.js';
 import { count, kilobytes, licenceLine, share, table } from './words.js';
 

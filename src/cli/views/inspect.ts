@@ -1,8 +1,8 @@
 import colors from 'picocolors';
 import type { Finding } from '../../findings.js';
 import { count, kilobytes, listed, share, table, wrapped } from './words.js';
-import type { InspectResult } from '../../app/inspect.js';
-import type { InspectedFont } from '../../app/inspected-font.js';
+import type { InspectResult } from '../../app/fonts/inspect.js';
+import type { InspectedFont } from '../../app/fonts/inspected-font.js';
 import { languageItems } from './languages.js';
 
 /** Where values start, behind the titles. */

@@ -1,4 +1,5 @@
 import colors from 'picocolors';
+import { placeText } from '../../errors.js';
 import type { Finding } from '../../findings.js';
 import type { Manifest, ManifestFace } from '../../kit/index.js';
 import { count, kilobytes, share, table } from './words.js';
@@ -6,10 +7,12 @@ import { count, kilobytes, share, table } from './words.js';
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
 const partBytes = (face: ManifestFace, format = 'woff2') =>
   sum(
-    face.parts.filter(({ part, format: own }) => part !== 'rest' && own === format).map(({ bytes }) => bytes),
+    face.parts
+      .filter(({ slice, format: own }) => slice !== 'rest' && own === format)
+      .map(({ bytes }) => bytes),
   );
 const restBytes = (face: ManifestFace) =>
-  sum(face.parts.filter(({ part }) => part === 'rest').map(({ bytes }) => bytes));
+  sum(face.parts.filter(({ slice }) => slice === 'rest').map(({ bytes }) => bytes));
 
 /** What a person wants to know of a kit: its faces, their bytes before and after, what is preloaded and why. */
 export function kitLines(manifest: Manifest, folder: string, changed: boolean, allPages = false): string[] {
@@ -193,8 +196,15 @@ function few(items: readonly string[]): string {
   return items.length > 3 ? `${shown} and ${items.length - 3} more` : shown;
 }
 
-/** Where the kit is over its budget. */
-export const budgetLines = (findings: readonly Finding[]): string[] =>
+/** Where the kit is over its budget, and what else is to be said of it. */
+export const buildFindingLines = (findings: readonly Finding[]): string[] =>
   findings.length === 0
     ? []
-    : [...findings.map(({ message, advice }) => `${colors.red('over')}  ${message}; ${advice}`), ''];
+    : [
+        ...findings.map(({ code, message, place, advice, effect }) =>
+          code === 'budget-exceeded'
+            ? `${colors.red('over')}  ${message}; ${advice}`
+            : `${colors.yellow('note')}  ${[placeText(place), message].filter(Boolean).join(': ')}; ${effect}; ${advice}`,
+        ),
+        '',
+      ];

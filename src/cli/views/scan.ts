@@ -1,5 +1,5 @@
 import colors from 'picocolors';
-import type { ScannedFace, ScanResult } from '../../app/scan.js';
+import type { ScannedFace, ScanResult } from '../../app/scanning/scan.js';
 import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { placeText } from '../../errors.js';
 import { characterText, count, listed, table, wrapped } from './words.js';

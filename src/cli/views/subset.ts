@@ -1,7 +1,7 @@
 import colors from 'picocolors';
 import { CodePointSet } from '../../core/text/code-point-set.js';
 import { featureWords, isAppliedByDefault } from '../../data/feature-names.js';
-import type { CutFont, SubsetResult } from '../../app/subset.js';
+import type { CutFont, SubsetResult } from '../../app/fonts/subset.js';
 import { characterText, count, kilobytes, listed, share, table, wrapped } from './words.js';
 import type { Terminal } from '../terminal.js';
 

@@ -1,5 +1,6 @@
 // CSS Fonts 4, section 4: the @font-face rule
 
+import { drawingDescriptors, type DrawingDescriptors } from './descriptors.js';
 import type { Range, Slope } from './style.js';
 
 export type FontDisplay = 'auto' | 'block' | 'swap' | 'fallback' | 'optional';
@@ -10,9 +11,13 @@ export interface FontFaceRule {
   style: Slope;
   /** Percent. */
   stretch: Range;
-  display: FontDisplay;
+  /** Degrees, where an oblique face names them. */
+  slant?: Range | undefined;
+  /** Left out where nobody said. */
+  display?: FontDisplay | undefined;
+  descriptors?: DrawingDescriptors | undefined;
   /** In the order in which a browser tries them. */
-  sources: { url: string; format: string }[];
+  sources: readonly { url: string; format: string }[];
   /** As `unicode-range` writes it; for all characters if left out. */
   unicodeRange?: string | undefined;
 }
@@ -71,13 +76,17 @@ export function rangeText([lowest, highest]: Range, unit = ''): string {
 export function fontFaceText(rule: FontFaceRule): string {
   const descriptors = [
     `font-family: ${cssString(rule.family)};`,
-    `font-style: ${rule.style};`,
+    `font-style: ${rule.style}${rule.slant ? ` ${rangeText(rule.slant, 'deg')}` : ''};`,
     `font-weight: ${rangeText(rule.weight)};`,
   ];
   if (rule.stretch[0] !== 100 || rule.stretch[1] !== 100) {
     descriptors.push(`font-stretch: ${rangeText(rule.stretch, '%')};`);
   }
-  descriptors.push(`font-display: ${rule.display};`);
+  if (rule.display !== undefined) descriptors.push(`font-display: ${rule.display};`);
+  for (const name of drawingDescriptors) {
+    const value = rule.descriptors?.[name];
+    if (value !== undefined) descriptors.push(`${name}: ${value};`);
+  }
   const sources = rule.sources.map(({ url, format }) => `${urlFunction(url)} format(${cssString(format)})`);
   descriptors.push(`src: ${sources.join(',\n    ')};`);
   if (rule.unicodeRange !== undefined) descriptors.push(`unicode-range: ${rule.unicodeRange};`);

@@ -1,4 +1,11 @@
 /** What CSS sees of a font file, and the rules that declare it. */
+export {
+  drawingDescriptors,
+  isDrawingValue,
+  type DrawingDescriptor,
+  type DrawingDescriptors,
+} from './descriptors.js';
+export { faceKey, faceLabel } from './label.js';
 export { faceStyleOf, type FaceStyle, type Range, type Slope } from './style.js';
 export {
   cssString,

@@ -4,5 +4,5 @@
  */
 export { openFile, type OpenedFace } from './opened-face.js';
 export { chooseFaces, type NamedFace } from './choose-faces.js';
-export { sourcesOf, type Source } from './source.js';
+export { declaredSource, sourcesOf, type Declaration, type DeclaredDrawing, type Source } from './source.js';
 export type { NamedFile } from './named-file.js';

@@ -1,5 +1,6 @@
 import { EnvHttpProxyAgent, interceptors, request, type Dispatcher } from 'undici';
 import { guardedLookup, guardStep, type NamedHosts } from './guard.js';
+import { acceptedEncodings, decodedBody } from './decode.js';
 import { limits } from './limits.js';
 
 /** What a URL gave. */
@@ -76,6 +77,7 @@ export class HttpClient {
   private async fetched(url: string, accept: string, since: Validators): Promise<Fetched> {
     const headers = {
       accept,
+      'accept-encoding': acceptedEncodings,
       'user-agent': this.options.userAgent,
       ...(since.etag === undefined ? {} : { 'if-none-match': since.etag }),
       ...(since.lastModified === undefined ? {} : { 'if-modified-since': since.lastModified }),
@@ -86,7 +88,8 @@ export class HttpClient {
       body,
       context,
     } = await request(url, { dispatcher: this.dispatcher, headers });
-    const bytes = new Uint8Array(await body.arrayBuffer());
+    const received = new Uint8Array(await body.arrayBuffer());
+    const bytes = await decodedBody(received, String(answered['content-encoding'] ?? ''), limits.bytes);
     const { history } = (context ?? {}) as { history?: URL[] };
     const [mediaType, ...parameters] = String(answered['content-type'] ?? '').split(';');
     const { etag, 'last-modified': lastModified } = answered;

@@ -1,6 +1,7 @@
 import escapeHtml from 'escape-html';
 import { mediaTypes } from '../../core/containers/index.js';
-import type { MadeKit } from '../made.js';
+import { facesOf, type MadeKit } from '../kit.js';
+import { fetchedPart } from '../planning/made.js';
 
 /**
  * The elements for `<head>`: preloads first, then the stylesheet.
@@ -18,8 +19,13 @@ export function headMarkup(preloads: readonly string[], base: string): string {
 }
 
 /** Files to preload, in the order of the families. */
-export const preloadsOf = (kit: MadeKit): string[] =>
-  kit.families.flatMap(({ faces }) => faces.filter(({ preload }) => preload).map(({ part }) => part.file));
+export const preloadsOf = (kit: MadeKit): string[] => [
+  ...new Set(
+    facesOf(kit)
+      .filter(({ preload }) => preload)
+      .map((face) => fetchedPart(face).file),
+  ),
+];
 
 /** kit.head.html */
 export function headFile(kit: MadeKit): string {

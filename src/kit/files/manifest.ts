@@ -2,25 +2,31 @@ import type { SetApart } from '../../core/layout/set-apart.js';
 import type { Finding } from '../../findings.js';
 import { unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import { scriptsOf } from '../../core/text/scripts.js';
-import { rangeText, type FontDisplay, type Slope } from '../../core/face/index.js';
+import { rangeText, type DrawingDescriptors, type FontDisplay, type Slope } from '../../core/face/index.js';
 import { sha256 } from '../digest.js';
-import type { LeftOutFace, MadeFace, MadeKit } from '../made.js';
-import type { WantedOfFace } from '../plan.js';
+import { facesOf, type KeptStylesheet, type MadeKit } from '../kit.js';
+import type { ToldDemand } from '../planning/cut.js';
+import type { LoadedFace } from '../planning/loading.js';
+import { fetchedPart, type LeftOutFace, type Slice } from '../planning/made.js';
 import type { Reach, ReachedFormat } from '../reach.js';
 import { preloadsOf } from './head.js';
 
 /** kit.json: what is in the kit and why. */
 export interface Manifest {
-  manifestVersion: 2;
+  manifestVersion: 3;
   /** The version of dense-glyph that made the kit. */
   madeWith: string;
   /** The browsers to be served, what they need and what they lack. */
   reach: Reach;
   families: ManifestFamily[];
   /** Faces that are at hand and that no page draws. */
-  leftOut: LeftOutFace[];
+  leftOut: readonly LeftOutFace[];
+  /** Stylesheets of hosts: what they have besides the kit's faces is in the kit too. */
+  stylesheets: readonly KeptStylesheet[];
   /** What a visit to each page fetches of faces, the heaviest first; empty where the pages weren't read. */
   pages: { page: string; bytes: number; files: string[] }[];
+  /** Pages that fetch nothing on load, and may draw something of the kit after something happens. */
+  otherPages: string[];
   /** Files to preload, relative to the kit. */
   preloads: string[];
   /** Every font file of the kit, with its digest. */
@@ -33,7 +39,7 @@ export interface ManifestFamily {
   family: string;
   role: string;
   /** The value of `font-family`. */
-  stack: string[];
+  stack: readonly string[];
   faces: ManifestFace[];
 }
 
@@ -43,6 +49,8 @@ export interface ManifestFace {
   style: Slope;
   /** As in `font-stretch`. */
   stretch: string;
+  /** Other descriptors of its rule, as CSS writes them. */
+  descriptors?: DrawingDescriptors;
   display: FontDisplay;
   preload: boolean;
   preloadReason: string;
@@ -65,13 +73,13 @@ export interface ManifestFace {
   /** Why it isn't cut to what the site draws. */
   wholeReason?: string;
   /** Where the source disagrees with itself or with the config. */
-  findings: Finding[];
+  findings: readonly Finding[];
 }
 
 export interface ManifestPart {
   file: string;
   /** All of the face, what the site draws, or what is beyond. */
-  part: 'full' | 'site' | 'rest';
+  slice: Slice;
   /** What a browser asks for: absolute where output.url is set, else relative to kit.css. */
   url: string;
   format: ReachedFormat['format'];
@@ -89,6 +97,19 @@ export interface ManifestPart {
   changed: string[];
 }
 
+/** Whether what a kit.json holds is a manifest of this version, as far as anything is read from it. */
+export function isManifest(found: unknown): found is Manifest {
+  const { manifestVersion, families, files, pages, preloads, leftOut, stylesheets, otherPages, texts } =
+    (found ?? {}) as Partial<Record<keyof Manifest, unknown>>;
+  const lists = [families, pages, preloads, leftOut, stylesheets, otherPages, texts];
+  if (manifestVersion !== 3 || !lists.every(Array.isArray) || typeof files !== 'object' || !files)
+    return false;
+  const isFace = (face: unknown) => Array.isArray((face as Partial<ManifestFace> | null)?.parts);
+  return (families as Partial<ManifestFamily>[]).every(
+    (one) => typeof one?.family === 'string' && Array.isArray(one.faces) && one.faces.every(isFace),
+  );
+}
+
 export function manifestOf(kit: MadeKit, version: string): Manifest {
   const families = kit.families.map(({ family, role, stack, faces }) => ({
     family,
@@ -98,13 +119,16 @@ export function manifestOf(kit: MadeKit, version: string): Manifest {
   }));
   const files = [...kit.files].sort(([a], [b]) => (a < b ? -1 : 1));
   const isFont = (path: string) => path.startsWith('faces/');
+  const pages = pagesOf(kit);
   return {
-    manifestVersion: 2,
+    manifestVersion: 3,
     madeWith: version,
     reach: kit.reach,
     families,
     leftOut: kit.leftOut,
-    pages: pagesOf(kit),
+    stylesheets: kit.stylesheets,
+    pages,
+    otherPages: otherPagesOf(kit, pages),
     preloads: preloadsOf(kit),
     files: Object.fromEntries(
       files
@@ -115,18 +139,27 @@ export function manifestOf(kit: MadeKit, version: string): Manifest {
   };
 }
 
-/** A page fetches the first part of each face that it draws. */
+/** A page fetches the first part of each face that it draws; faces of one file once. */
 function pagesOf(kit: MadeKit): Manifest['pages'] {
-  const pages = new Map<string, { bytes: number; files: string[] }>();
-  for (const { part, wanted } of kit.families.flatMap(({ faces }) => faces)) {
-    for (const page of wanted?.pages ?? []) {
-      const known = pages.get(page) ?? { bytes: 0, files: [] };
-      known.bytes += part.bytes.length;
-      known.files.push(part.file);
-      pages.set(page, known);
+  const pages = new Map<string, Map<string, number>>();
+  for (const face of facesOf(kit)) {
+    const { file, bytes } = fetchedPart(face);
+    for (const page of face.demand?.pages ?? []) {
+      const known = pages.get(page) ?? new Map<string, number>();
+      pages.set(page, known.set(file, bytes.length));
     }
   }
-  return Array.from(pages, ([page, fetched]) => ({ page, ...fetched })).sort((a, b) => b.bytes - a.bytes);
+  return Array.from(pages, ([page, files]) => ({
+    page,
+    bytes: [...files.values()].reduce((sum, bytes) => sum + bytes, 0),
+    files: [...files.keys()],
+  })).sort((a, b) => b.bytes - a.bytes);
+}
+
+function otherPagesOf(kit: MadeKit, pages: Manifest['pages']): string[] {
+  const known = new Set(pages.map(({ page }) => page));
+  const others = new Set(facesOf(kit).flatMap(({ demand }) => [...(demand?.mayDraw ?? [])]));
+  return [...others].filter((page) => !known.has(page)).sort();
 }
 
 const rulesTold = 3;
@@ -136,31 +169,32 @@ const demandTold = ({
   weights,
   languages,
   rules,
-}: WantedOfFace): NonNullable<ManifestFace['demand']> => ({
+}: ToldDemand): NonNullable<ManifestFace['demand']> => ({
   pages: pages.length,
   weights,
   languages,
   rules: rules.slice(0, rulesTold),
 });
 
-function manifestFace(face: MadeFace, base: string): ManifestFace {
-  const { weight, style, stretch, display, preload, preloadReason, source, part, rest, older } = face;
-  const { findings, wanted, wholeReason } = face;
+function manifestFace(face: LoadedFace, base: string): ManifestFace {
+  const { weight, style, stretch, descriptors, display, preload, preloadReason, source } = face;
+  const { findings, demand, wholeReason } = face;
   return {
     weight: rangeText(weight),
     style,
     stretch: rangeText(stretch, '%'),
+    ...(descriptors ? { descriptors } : {}),
     display,
     preload,
     preloadReason,
     source: { path: source.path, bytes: source.size, sha256: sha256(source.bytes) },
     madeFrom: face.madeFrom,
     ...(source.ranges ? { partial: scriptsOf(source.ranges)[0]?.name ?? 'signs' } : {}),
-    ...(wanted ? { demand: demandTold(wanted) } : {}),
+    ...(demand ? { demand: demandTold(demand) } : {}),
     ...(wholeReason === undefined ? {} : { wholeReason }),
-    parts: [part, ...(rest ? [rest] : []), ...older].map((made) => ({
+    parts: face.parts.map((made) => ({
       file: made.file,
-      part: made.name,
+      slice: made.slice,
       url: base + made.file,
       format: made.format,
       bytes: made.bytes.length,

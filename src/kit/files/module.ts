@@ -1,5 +1,6 @@
 import { fontFamilyList, rangeText } from '../../core/face/index.js';
-import type { MadeKit } from '../made.js';
+import type { MadeKit } from '../kit.js';
+import { fetchedPart } from '../planning/made.js';
 import { headMarkup, preloadsOf } from './head.js';
 import { stylesheetFile } from './stylesheet.js';
 
@@ -31,7 +32,9 @@ export declare function head(base?: string): string;
 export function moduleFiles(kit: MadeKit): [path: string, content: string][] {
   const { url, fromRoot } = kit.address;
   const faces = kit.families.flatMap(({ role, faces: list }) =>
-    list.map(({ family, weight, style, part, preload }) => {
+    list.map((face) => {
+      const { family, weight, style, preload } = face;
+      const part = fetchedPart(face);
       return {
         family,
         role,

@@ -1,10 +1,11 @@
 import escapeHtml from 'escape-html';
 import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
-import { rangeText } from '../../core/face/index.js';
+import { faceLabel, rangeText } from '../../core/face/index.js';
 import type { CodePointRanges } from '../../core/text/unicode-ranges.js';
 import { placeText } from '../../errors.js';
-import type { MadeFace, MadeFamily, MadeKit, Part } from '../made.js';
-import { faceLabel } from '../plan.js';
+import { facesOf, type MadeKit } from '../kit.js';
+import type { LoadedFace, LoadedFamily } from '../planning/loading.js';
+import { fetchedPart, restOf, type Part, type Slice } from '../planning/made.js';
 import { script as pageScript, style as pageStyle } from '../../browser/built/proof.js';
 import { sampleTexts } from './sample-text.js';
 import { faceRules } from './stylesheet.js';
@@ -16,10 +17,14 @@ const kilobytes = (bytes: number) => `${(bytes / 1000).toFixed(1)} kB`;
 
 /** proof.html: each face as drawn, with its file, its bytes and its load state. */
 export function proofFile(kit: MadeKit): string {
-  const faces = kit.families.flatMap((family) => family.faces);
-  const bytes = faces.reduce((sum, { part }) => sum + part.bytes.length, 0);
+  const faces = facesOf(kit);
+  const bytesOf = (list: readonly LoadedFace[]) => {
+    const files = new Map(list.map((face) => [fetchedPart(face).file, fetchedPart(face).bytes.length]));
+    return [...files.values()].reduce((sum, bytes) => sum + bytes, 0);
+  };
+  const bytes = bytesOf(faces);
   const preloaded = faces.filter(({ preload }) => preload);
-  const preloadBytes = preloaded.reduce((sum, { part }) => sum + part.bytes.length, 0);
+  const preloadBytes = bytesOf(preloaded);
   return `<!doctype html>
 <html lang="en">
 <meta charset="utf-8">
@@ -55,7 +60,7 @@ function firstWords(text: string, characters: number): string {
 
 const count = (number: number, noun: string) => `${number} ${noun}${number === 1 ? '' : 's'}`;
 
-function familySection({ family, role, stack, faces }: MadeFamily): string {
+function familySection({ family, role, stack, faces }: LoadedFamily): string {
   return `<section id="${role}">
   <h2>${escapeHtml(family)} <small>role ${role}, then ${escapeHtml(stack.slice(1).join(', '))}</small></h2>
 ${faces.map((face) => faceArticle(face, role)).join('\n')}
@@ -63,7 +68,7 @@ ${faces.map((face) => faceArticle(face, role)).join('\n')}
 }
 
 /** The weights at which a face is shown: its own, or some along its axis. */
-function shownWeights({ weight: [low, high] }: MadeFace): number[] {
+function shownWeights({ weight: [low, high] }: LoadedFace): number[] {
   if (low === high) return [low];
   return [low, 400, 500, 600, 700, high].filter(
     (value, i, list) => value >= low && value <= high && list.indexOf(value) === i,
@@ -77,7 +82,7 @@ const allCharacters = (part: Part, rest: Part | undefined): CodePointRanges =>
 const rulesShown = 4;
 
 /** Which pages and rules the face is there for, or why all of it is. */
-function demandRows({ wanted, wholeReason }: MadeFace): string {
+function demandRows({ demand: wanted, wholeReason }: LoadedFace): string {
   if (wholeReason !== undefined) return `<dt>Whole</dt><dd>${escapeHtml(wholeReason)}</dd>`;
   if (!wanted) return '';
   const rules = wanted.rules
@@ -95,19 +100,19 @@ function demandRows({ wanted, wholeReason }: MadeFace): string {
 const shortestSample = 12;
 
 /** For each language the longest text of the site that the face draws; sentences of ours where it has none. */
-function shownTexts({ part, rest, wanted }: MadeFace): { language: string; heading: string; text: string }[] {
+function shownTexts(face: LoadedFace): { language: string; heading: string; text: string }[] {
   const longest = new Map<string, string>();
-  for (const { text, language = 'und' } of wanted?.places ?? [])
+  for (const { text, language = 'und' } of face.demand?.places ?? [])
     if (text.length >= shortestSample && text.length > (longest.get(language)?.length ?? 0))
       longest.set(language, text);
-  if (longest.size === 0) return sampleTexts(allCharacters(part, rest));
+  if (longest.size === 0) return sampleTexts(allCharacters(fetchedPart(face), restOf(face)));
   return Array.from(longest, ([language, text]) => ({ language, heading: text, text }));
 }
 
 const placesShown = 60;
 
 /** Which elements, pages and rules bring the characters of a face, as they are drawn there. */
-function placesTable({ wanted }: MadeFace, css: string): string {
+function placesTable({ demand: wanted }: LoadedFace, css: string): string {
   const places = wanted?.places ?? [];
   if (places.length === 0) return '';
   const rows = places
@@ -128,24 +133,26 @@ const signsOf = (codePoints: readonly number[]): string[] =>
     .map((codePoint) => String.fromCodePoint(codePoint))
     .filter((sign) => /^[\p{L}\p{N}\p{P}\p{S}]$/u.test(sign));
 
-const partWords: Readonly<Record<Part['name'], string>> = {
-  full: 'All characters',
-  site: 'What the pages draw',
+const partWords: Readonly<Record<Slice, string>> = {
+  whole: 'All characters',
+  drawn: 'What the pages draw',
   rest: 'The rest',
 };
 const signsShown = 600;
 
 /** The characters of a part. */
-function partDetails({ name, characters, bytes }: Part): string {
+function partDetails({ slice, characters, bytes }: Part): string {
   const all = characters.flatMap(([first, last]) =>
     Array.from({ length: last - first + 1 }, (_, i) => first + i),
   );
   const signs = signsOf(all).slice(0, signsShown);
-  return `<details><summary>${partWords[name]}: ${count(all.length, 'character')}, ${kilobytes(bytes.length)}</summary><p class="signs">${escapeHtml(signs.join(' '))}</p></details>`;
+  return `<details><summary>${partWords[slice]}: ${count(all.length, 'character')}, ${kilobytes(bytes.length)}</summary><p class="signs">${escapeHtml(signs.join(' '))}</p></details>`;
 }
 
-function faceArticle(face: MadeFace, role: string): string {
-  const { family, weight, style, part, rest, source, preloadReason, preload, findings } = face;
+function faceArticle(face: LoadedFace, role: string): string {
+  const { family, weight, style, source, preloadReason, preload, findings } = face;
+  const part = fetchedPart(face);
+  const rest = restOf(face);
   const weights = shownWeights(face);
   const shown = weights.includes(400) ? 400 : weights[0];
   const [sample, ...others] = shownTexts(face);

@@ -2,7 +2,8 @@ import { svgFontId } from '../../core/containers/index.js';
 import { fontFaceText, fontFamilyList, formatHints } from '../../core/face/index.js';
 import { CodePointSet } from '../../core/text/code-point-set.js';
 import { unicodeRangeText, type CodePointRanges } from '../../core/text/unicode-ranges.js';
-import type { MadeFace, MadeKit, Part } from '../made.js';
+import { facesOf, type MadeKit } from '../kit.js';
+import { fetchedPart, olderParts, restOf, type MadeFace, type Part } from '../planning/made.js';
 import type { ReachedFormat } from '../reach.js';
 
 const space = 0x20;
@@ -17,25 +18,36 @@ const sourceOrder: readonly ReachedFormat['format'][] = ['eot', 'woff2', 'woff',
  * @param base what their URLs start with
  */
 export function faceRules(face: MadeFace, base: string): string {
-  const { family, weight, style, stretch, display, part, rest, older } = face;
-  const rule = (files: readonly Part[], unicodeRange?: string) => {
-    const sources = [...files]
+  const { family, weight, style, stretch, slant, descriptors, display, source } = face;
+  const part = fetchedPart(face);
+  const rest = restOf(face);
+  const older = olderParts(face);
+  const rule = (sources: readonly { url: string; format: string }[], unicodeRange?: string) =>
+    fontFaceText({ family, weight, style, stretch, slant, descriptors, display, sources, unicodeRange });
+  const files = (parts: readonly Part[]) =>
+    [...parts]
       .sort((a, b) => sourceOrder.indexOf(a.format) - sourceOrder.indexOf(b.format))
       .map(({ file, format }) => ({ url: base + file + urlEnds[format], format: formatHints[format] }));
-    return fontFaceText({ family, weight, style, stretch, display, sources, unicodeRange });
-  };
-  const { ranges } = face.source;
-  if (part.name === 'full') return rule([part, ...older], ranges && unicodeRangeText(part.characters));
+  const { ranges } = source;
+  if (part.slice === 'whole')
+    return rule(files([part, ...older]), ranges && unicodeRangeText(part.characters));
   // Of partial files one alone stands for the face without ranges: the one that had the space.
   const measures = ranges === undefined || ranges.has(space);
   const parts = [...(rest ? [rest] : []), part]
     .map((one) =>
-      rule([one], unicodeRangeText(one === part && measures ? withSpace(one.characters) : one.characters)),
+      rule(
+        files([one]),
+        unicodeRangeText(one === part && measures ? withSpace(one.characters) : one.characters),
+      ),
     )
     .join('\n');
   if (older.length === 0) return parts;
+  const [first, ...others] = files(older);
+  const known = { url: base + part.file, format: knowsPartsHint };
+  // Internet Explorer before 9 reads the first one only.
+  const whole = first.format === formatHints.eot ? [first, known, ...others] : [known, first, ...others];
   const inside = parts.replace(/^(?=.)/gm, '  ');
-  return `${rule(older)}\n@supports (${knowsParts}) {\n${inside}}\n`;
+  return `${rule(whole, ranges && unicodeRangeText(part.characters))}\n@supports (${knowsParts}) {\n${inside}}\n`;
 }
 
 /**
@@ -50,9 +62,11 @@ function withSpace(characters: CodePointRanges): CodePointRanges {
 
 /**
  * What browsers know that take WOFF2 and fetch parts by their characters. Older ones read nothing inside of it, and have the
- * whole face from the rule before; newer ones have no use for that, as the parts come later and are all of the face.
+ * whole face from the rule before. For a character that no part has, newer ones look at that rule too: there they find the
+ * part that they have already, by a format that they know and that older ones pass over.
  */
 const knowsParts = 'font-variation-settings: normal';
+const knowsPartsHint = 'woff2-variations';
 
 /**
  * Internet Explorer before 9 takes everything from the first bracket to the last one for the URL; behind a question
@@ -66,15 +80,18 @@ const urlEnds: Record<ReachedFormat['format'], string> = {
   svg: `#${svgFontId}`,
 };
 
+/** What a kit's stylesheet begins with; tools that take comments out leave this kind. */
+export const kitMark = '/*! dense-glyph kit';
+
 /** kit.css: faces, a custom property and a class for each role. */
 export function stylesheetFile(kit: MadeKit): string {
   // Relative URLs in a stylesheet start from the stylesheet, which lies at the top of the kit.
   const base = kit.address.url ?? '';
-  const faces = kit.families.flatMap(({ faces: list }) => list.map((face) => faceRules(face, base)));
+  const faces = facesOf(kit).map((face) => faceRules(face, base));
   const properties = kit.families.map(({ role, stack }) => `  --type-${role}: ${fontFamilyList(stack)};\n`);
   const classes = kit.families.map(({ role }) => `.type-${role} {\n  font-family: var(--type-${role});\n}\n`);
   return [
-    '/* Made by dense-glyph build. Changes belong in the config: the next build writes this file again. */\n',
+    `${kitMark}: made by build. Changes belong in the config, as the next build writes this file again. */\n`,
     ...faces,
     `:root {\n${properties.join('')}}\n`,
     ...classes,

@@ -264,14 +264,6 @@ export function importedAddress(prelude: string): string | undefined {
   return first && (urlOf(first) ?? stringOf(first));
 }
 
-/** The family that an `@font-face` rule declares; undefined where it declares none. */
-export function declaredFamily(block: readonly ParsedItem[]): string | undefined {
-  const written = block.find(
-    (item) => item.kind === 'declaration' && item.name.toLowerCase() === 'font-family',
-  );
-  return written?.kind === 'declaration' ? nameOf(tokensOf(written.value)) : undefined;
-}
-
 /** CSS Cascade 5, section 2: `@import url() layer() supports() media`. */
 function readImport(prelude: string, node: ParsedRule, context: Context): void {
   const rest = componentsOf(tokensOf(prelude)).slice(1);

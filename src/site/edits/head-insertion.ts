@@ -33,13 +33,15 @@ export function headPlace(html: string): number {
     );
   }) as Element | undefined;
   const lastChild = [...head.childNodes].reverse().find((node) => node.sourceCodeLocation);
-  return (
+  // What isn't closed ends behind the text.
+  return Math.min(
+    html.length,
     sheet?.sourceCodeLocation?.startOffset ??
-    head.sourceCodeLocation?.endTag?.startOffset ??
-    lastChild?.sourceCodeLocation?.endOffset ??
-    head.sourceCodeLocation?.startTag?.endOffset ??
-    root.sourceCodeLocation?.startTag?.endOffset ??
-    document.childNodes.find((node) => node.nodeName === '#documentType')?.sourceCodeLocation?.endOffset ??
-    0
+      head.sourceCodeLocation?.endTag?.startOffset ??
+      lastChild?.sourceCodeLocation?.endOffset ??
+      head.sourceCodeLocation?.startTag?.endOffset ??
+      root.sourceCodeLocation?.startTag?.endOffset ??
+      document.childNodes.find((node) => node.nodeName === '#documentType')?.sourceCodeLocation?.endOffset ??
+      0,
   );
 }

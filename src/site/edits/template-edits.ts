@@ -3,10 +3,12 @@
 import { applied, type Edit } from './edits.js';
 import {
   blockIn,
+  htmlMarkers as html,
   insertion,
   markerTexts,
   merged,
   referenceEdits,
+  type Block,
   type Markers,
   type PageWiring,
 } from './page-edits.js';
@@ -24,11 +26,6 @@ interface TemplateSyntax {
   /** Whether elements are those of JSX. */
   isJsx?: true;
 }
-
-const html: Markers = {
-  opening: `<!-- ${markerTexts.opening} -->`,
-  closing: `<!-- ${markerTexts.closing} -->`,
-};
 
 const mustache: TemplateSyntax = {
   constructs: /\{\{[^]*?\}\}\}?/g,
@@ -108,14 +105,14 @@ function wiredHead(
   syntax: TemplateSyntax,
   { markup, ...replaced }: PageWiring,
 ): string | { refusal: string } {
-  const known = blockIn(head, syntax.markers);
+  const known = syntax.isJsx ? textBlock(head, syntax.markers) : blockIn(head);
   const constructs = Array.from(head.matchAll(syntax.constructs), ({ index, 0: text }) => ({
     start: index,
     end: index + text.length,
     isValue: syntax.isValue(text) || isComment(text),
   }));
-  const { edits, place } = referenceEdits(maskedText(head, constructs), replaced, known);
-  if (edits.length === 0 && !known) return head;
+  const { edits, place, after } = referenceEdits(maskedText(head, constructs), replaced, known);
+  if ((edits.length === 0 && !known) || markup === undefined) return head;
   if (!known && place === undefined)
     return { refusal: 'no stylesheet link in its head shows where the kit would go' };
   const last = Math.max(...edits.map(({ end }) => end), known?.end ?? 0);
@@ -128,7 +125,17 @@ function wiredHead(
       return { refusal: 'its head is not plain HTML up to there' };
   }
   const own = syntax.isJsx ? jsxMarkup(markup) : markup;
-  return applied(head, merged([...edits, insertion(head, own, syntax.markers, known, place ?? 0)]));
+  const at = Math.max(place ?? 0, after ?? 0);
+  return applied(head, merged([...edits, insertion(head, own, syntax.markers, known, at)]));
+}
+
+/** Comments of JSX are none of HTML. */
+function textBlock(text: string, { opening, closing }: Markers): Block | undefined {
+  const start = text.indexOf(opening);
+  const end = text.indexOf(closing, start);
+  const inner = text.slice(start + opening.length, end);
+  if (start < 0 || end < 0 || !/^(?:\s|<link\b[^>]*>)*$/.test(inner)) return undefined;
+  return { start, end: end + closing.length };
 }
 
 const isComment = (construct: string): boolean =>

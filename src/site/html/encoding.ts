@@ -17,23 +17,48 @@ const namedWithin = 1024;
 const namesAnother = /charset\s*=\s*["']?\s*(?!utf-?8)\w/i;
 
 /**
- * The text of a page, by the encoding that it names.
+ * The text of a page as browsers read it: by the encoding that its server or it names, else as UTF-8 where it is that, else as
+ * windows-1252. What is not in its encoding comes out as U+FFFD.
  *
- * @param path as the user would name it
  * @param charset that the server names; it counts more than what the page says
- * @throws DenseGlyphError `file-unreadable` for what is not in its encoding, or in none that browsers know
  */
-export async function decodedPage(path: string, bytes: Uint8Array, charset?: string): Promise<string> {
-  let encoding: string = markedEncoding(bytes) ?? charset ?? 'utf-8';
-  if (
-    charset === undefined &&
-    encoding === 'utf-8' &&
-    namesAnother.test(Buffer.from(bytes.subarray(0, namedWithin)).toString('latin1'))
-  ) {
+export async function decodedPage(bytes: Uint8Array, charset?: string): Promise<string> {
+  return decodedBy(await pageDecoder(bytes, charset), bytes);
+}
+
+/** The encoding that browsers read a page in, as the Encoding Standard calls it. */
+export async function pageEncoding(bytes: Uint8Array, charset?: string): Promise<string> {
+  return (await pageDecoder(bytes, charset)).encoding;
+}
+
+async function pageDecoder(
+  bytes: Uint8Array,
+  charset: string | undefined,
+): Promise<InstanceType<typeof TextDecoder>> {
+  const stated = markedEncoding(bytes) ?? charset;
+  if (stated !== undefined) return decoderFor(stated) ?? new TextDecoder('windows-1252');
+  const start = Buffer.from(bytes.subarray(0, namedWithin)).toString('latin1');
+  // The library doesn't know those, whose bytes read as ASCII and mean something else.
+  const unusual = /<meta\b[^>]*charset\s*=\s*["']?\s*((?:cs)?iso-?2022-?[\w-]+)/i.exec(start)?.[1];
+  if (unusual !== undefined) return decoderFor(unusual) ?? new TextDecoder('windows-1252');
+  if (namesAnother.test(start)) {
     const { default: encodingOf } = await import('html-encoding-sniffer');
-    encoding = encodingOf(bytes, { defaultEncoding: encoding });
+    return (
+      decoderFor(encodingOf(bytes, { defaultEncoding: isUtf8(bytes) ? 'utf-8' : 'windows-1252' })) ??
+      new TextDecoder('windows-1252')
+    );
   }
-  return decodedFrom(encoding, path, bytes, 'save it as UTF-8, or name its encoding by <meta charset="…">');
+  const isNamed = /charset\s*=\s*["']?\s*utf-?8/i.test(start);
+  return isNamed || isUtf8(bytes) ? new TextDecoder() : new TextDecoder('windows-1252');
+}
+
+function isUtf8(bytes: Uint8Array): boolean {
+  try {
+    new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+    return true;
+  } catch {
+    return false;
+  }
 }
 
 /**

@@ -1,11 +1,18 @@
 // CSS Fonts 4, section 4: what @font-face rules declare
 
+import {
+  drawingDescriptors,
+  isDrawingValue,
+  type DrawingDescriptors,
+  type FontDisplay,
+  type Range,
+} from '../../core/face/index.js';
 import { boldFrom, matchingFaces, type DeclaredFace } from '../../core/face/matching.js';
 import type { CodePointSet } from '../../core/text/code-point-set.js';
 import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { stretchIn, styleIn, weightIn } from '../css/font-values.js';
 import type { FontFaceDescriptors, FontFaceSource } from '../css/rules.js';
-import { componentsOf, tokensOf } from '../css/tokens.js';
+import { componentsOf, textOf, tokensOf } from '../css/tokens.js';
 import type { AskedStyle, PageFace } from './page-face.js';
 
 /** What the file of a face holds. */
@@ -20,6 +27,10 @@ export interface FaceRule extends DeclaredFace {
   rule: FontFaceDescriptors;
   /** undefined for all characters. */
   characters: CodePointSet | undefined;
+  /** Degrees, where an oblique face names them. */
+  slant?: Range | undefined;
+  display?: FontDisplay | undefined;
+  descriptors?: DrawingDescriptors | undefined;
   /** The source that browsers of today take. */
   source: FontFaceSource | undefined;
   /** undefined where the file isn't at hand. */
@@ -36,8 +47,40 @@ export function faceRuleOf(rule: FontFaceDescriptors): FaceRule {
       (rule.style === undefined ? undefined : styleIn(componentsOf(tokensOf(rule.style))[0] ?? [])) ??
       'normal',
     characters: charactersIn(rule.unicodeRange),
+    ...drawingIn(rule),
     source: sourceOf(rule.sources),
   };
+}
+
+const displays: readonly string[] = ['auto', 'block', 'swap', 'fallback', 'optional'] satisfies FontDisplay[];
+
+/** What a rule says of how its face is drawn, as far as it is valid. */
+function drawingIn({
+  style,
+  display,
+  others,
+}: FontFaceDescriptors): Pick<FaceRule, 'slant' | 'display' | 'descriptors'> {
+  const slant = style === undefined ? undefined : slantIn(tokensOf(style));
+  const word = display?.trim().toLowerCase() ?? '';
+  const found = drawingDescriptors.flatMap((name) => {
+    const value = others?.get(name)?.trim();
+    return value !== undefined && isDrawingValue(name, value) ? [[name, value] as const] : [];
+  });
+  return {
+    ...(slant ? { slant } : {}),
+    ...(displays.includes(word) ? { display: word as FontDisplay } : {}),
+    ...(found.length > 0 ? { descriptors: Object.fromEntries(found) } : {}),
+  };
+}
+
+/** The angles of `oblique 10deg` and `oblique 0deg 10deg` (section 4.4). */
+function slantIn(tokens: ReturnType<typeof tokensOf>): Range | undefined {
+  const [word, ...angles] = componentsOf(tokens).map(textOf);
+  if (word?.toLowerCase() !== 'oblique' || angles.length === 0 || angles.length > 2) return undefined;
+  const degrees = angles.map((one) => (/^[-+]?[\d.]+deg$/i.test(one) ? parseFloat(one) : NaN));
+  if (degrees.some((one) => !(Math.abs(one) <= 90))) return undefined;
+  const [low, high = low] = degrees;
+  return [Math.min(low, high), Math.max(low, high)];
 }
 
 /** Formats that browsers of today don't read. */
@@ -149,7 +192,7 @@ function declaredFirst(
 }
 
 /** What a font needn't have: browsers draw it without one, or draw nothing. */
-const needsNoGlyph = (character: number): boolean =>
+export const needsNoGlyph = (character: number): boolean =>
   character <= 0x20 ||
   (character >= 0x7f && character <= 0xa0) ||
   character === 0xad ||

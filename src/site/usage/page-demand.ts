@@ -88,7 +88,7 @@ class PageReader {
 
   private async readPage(path: string): Promise<void> {
     const file = this.files.shown(path);
-    const page = readPage(await decodedPage(file, this.files.read(path)));
+    const page = readPage(await decodedPage(this.files.read(path)));
     this.pages.push(path);
     for (const piece of page.text) this.text.push(piece);
     for (const language of page.languages) this.languages.add(language);
@@ -167,7 +167,7 @@ class PageReader {
     if (names.size === 0) return;
     const found: string[] = [];
     for (const path of this.pages) {
-      const page = await decodedPage(this.files.shown(path), this.files.read(path));
+      const page = await decodedPage(this.files.read(path));
       for (const value of attributeValues(page, names)) found.push(value);
     }
     const values = found.join('\n');

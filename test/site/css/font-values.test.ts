@@ -89,8 +89,11 @@ describe.each(availableEngines().filter((name) => name === 'chromium'))('values 
   test.each(Object.keys(values))('%s', (property) => {
     const list = values[property].filter((value) => !isSystem(value));
     const theirs = values[property].flatMap((value, i) => (isSystem(value) ? [] : [said[property][i]]));
+    // Newer versions say italic of an oblique without an angle, which they draw alike.
+    const inWords = (value: string, said: string | null) =>
+      value === 'oblique' && said === 'italic' ? value : said;
     expect(list.map((value) => [value, own[property](value) ?? null])).toEqual(
-      list.map((value, i) => [value, theirs[i]]),
+      list.map((value, i) => [value, inWords(value, theirs[i])]),
     );
   });
 });

@@ -6,10 +6,11 @@ const host = 'https://faces.example';
 const wiring: PageWiring = {
   markup:
     '<link rel="preload" href="type/a.woff2" as="font" crossorigin>\n<link rel="stylesheet" href="type/kit.css">\n',
-  isReplaced: (_, url) => url.startsWith(host),
+  verdict: (_, url) => (url.startsWith(host) ? 'goes' : 'stays'),
+  mayDeclare: () => false,
   rules: {
-    isImportReplaced: (url) => url.startsWith(host),
-    isFamilyReplaced: (family) => family === 'Quay',
+    importVerdict: (url) => (url.startsWith(host) ? 'goes' : 'stays'),
+    isFaceReplaced: ({ family }) => family === 'Quay',
   },
 };
 const block = `<!-- dense-glyph: the kit, put here by wire -->
@@ -65,10 +66,61 @@ describe('a kit in a page', () => {
   test('that changed takes the place of the one before', () => {
     const first = wiredPage(`<head>\n  ${hosted}\n</head>`, wiring);
     const markup = '<link rel="stylesheet" href="/type/kit.css">\n';
-    const second = wiredPage(first, { ...wiring, markup });
+    const second = wiredPage(first!, { ...wiring, markup });
     expect(second).toBe(
       `<head>\n  <!-- dense-glyph: the kit, put here by wire -->\n  <link rel="stylesheet" href="/type/kit.css">\n  <!-- dense-glyph: end -->\n</head>`,
     );
+  });
+
+  test.each<[string, string, Partial<PageWiring>, string]>([
+    [
+      'a stylesheet that has more than faces names its copy, in its place',
+      `<link media=print href="${host}/icons.css" integrity="sha384-x" crossorigin rel=stylesheet>`,
+      { verdict: () => ({ becomes: 'type/styles/icons.css' }) },
+      `${block}<link media=print href="type/styles/icons.css" rel=stylesheet>`,
+    ],
+    [
+      'an import keeps its layer and its condition',
+      `<style>@import "${host}/a.css" layer(x) screen;</style>`,
+      { rules: { ...wiring.rules, importVerdict: () => ({ becomes: 'type/styles/a.css' }) } },
+      `${block}<style>@import url("type/styles/a.css") layer(x) screen;</style>`,
+    ],
+    [
+      'it comes after a stylesheet that stays and may declare one of its families',
+      '<head>\n<link rel=stylesheet href=own.css>\n<link rel=stylesheet href=more.css>\n</head>',
+      { mayDeclare: (url) => url === 'own.css' },
+      `<head>\n<link rel=stylesheet href=own.css>\n${block}<link rel=stylesheet href=more.css>\n</head>`,
+    ],
+    [
+      'a page that has no use for it loses what is replaced, and an earlier kit',
+      `<head>\n${block}${hosted}\n<title>a</title></head>`,
+      { markup: undefined },
+      '<head>\n<title>a</title></head>',
+    ],
+    [
+      'a hint stays where an element that stays names its host',
+      `<link rel=preconnect href=${host}><img src="${host}/a.png">`,
+      { verdict: (_, __, isAskedOtherwise) => (isAskedOtherwise('faces.example') ? 'stays' : 'goes') },
+      `<link rel=preconnect href=${host}>${block}<img src="${host}/a.png">`,
+    ],
+  ])('%s', (_, page, more, wired) => {
+    expect(wiredPage(page, { ...wiring, ...more })).toBe(wired);
+  });
+
+  const marker = block.split('\n')[0];
+  test.each([
+    ['in a script', `<script>"${marker}</p>${block.split('\n')[3]}"</script><p>x`],
+    ['in a textarea', `<textarea>${block}</textarea><p>x`],
+    ['half deleted', `${marker}\n<p>x</p>`],
+    ['around text', `<body>${marker}<p>mine</p><!-- dense-glyph: end -->`],
+  ])('its comments count only as comments around links: %s', (_, page) => {
+    const wired = wiredPage(page, wiring);
+    expect(wired?.replace(block, '')).toBe(page);
+  });
+
+  test('a page that would be read otherwise is left alone', () => {
+    // Without the link the pieces make a reference.
+    expect(wiredPage(`<p>a &am${hosted}p; b`, wiring)).toBeUndefined();
   });
 
   const piece = fc.constantFrom(
@@ -83,6 +135,8 @@ describe('a kit in a page', () => {
     fc.assert(
       fc.property(page, (html) => {
         const wired = wiredPage(html, wiring);
+        // What would be read otherwise is left alone.
+        if (wired === undefined) return;
         const lines = /[ \t]*<!-- dense-glyph: the kit[\s\S]*?<!-- dense-glyph: end -->(\r?\n)?/;
         const without = wired.replace(lines, '');
         expect(without.replace(/[ \t]/g, '')).toBe(html.replace(/[ \t]/g, ''));

@@ -7,8 +7,9 @@ const host = 'https://faces.example';
 const wiring: PageWiring = {
   markup:
     '<link rel="preload" href="/type/a.woff2" as="font" crossorigin>\n<link rel="stylesheet" href="/type/kit.css">\n',
-  isReplaced: (_, url) => url.startsWith(host),
-  rules: { isImportReplaced: (url) => url.startsWith(host), isFamilyReplaced: () => false },
+  verdict: (_, url) => (url.startsWith(host) ? 'goes' : 'stays'),
+  mayDeclare: () => false,
+  rules: { importVerdict: (url) => (url.startsWith(host) ? 'goes' : 'stays'), isFaceReplaced: () => false },
 };
 const link = `<link rel="stylesheet" href="${host}/quay.css">`;
 const block = `<!-- dense-glyph: the kit, put here by wire -->

@@ -1,0 +1,179 @@
+import { join, relative, resolve } from 'node:path';
+import { loadConfig } from '../../config/load.js';
+import { readConfig } from '../../config/read.js';
+import type { KitConfig } from '../../config/schema.js';
+import type { Source } from '../../core/source/index.js';
+import { DenseGlyphError } from '../../errors.js';
+import { finding, type Finding } from '../../findings.js';
+import { filesOf } from '../../io/earlier-files.js';
+import { overBudget } from '../../kit/budget.js';
+import { earlierCosts, earlierParts } from '../../kit/earlier.js';
+import { projectBrowsers } from '../../io/browsers.js';
+import { temporaryState } from '../../io/journal.js';
+import { writeKitFolder } from '../../io/kit-folder.js';
+import { processors } from '../../io/processors.js';
+import type { KitAddress } from '../../kit/kit.js';
+import { makeKit, type KitRequest } from '../../kit/make.js';
+import type { Manifest } from '../../kit/files/manifest.js';
+import { chosenFaces, type ChosenFace } from '../../kit/planning/chosen.js';
+import { cutToDemand } from '../../kit/planning/cut.js';
+import { demandOnKit, type FaceDemand } from '../../kit/planning/demand.js';
+import { reachOf } from '../../kit/reach.js';
+import { version } from '../../version.js';
+import type { DraftedConfig } from '../drafting/draft-config.js';
+import { Steps, type OnProgress } from '../progress.js';
+import { adoptedFolders } from '../adoption/adopted-sheets.js';
+import { configSite, demandingPages, type ReadingOptions } from './config-site.js';
+import { keptStylesheets } from './kept-stylesheets.js';
+import { openSources } from './open-sources.js';
+
+export interface BuildRequest extends ReadingOptions {
+  /** What paths start from, and how they are shown. */
+  folder: string;
+  /** The config, where it isn't found from the folder upwards. */
+  config?: string | undefined;
+  /** Font files, archives, folders or globs, in the place of a config. */
+  fonts?: readonly string[] | undefined;
+  /** The kit's folder, for `fonts`. */
+  out?: string | undefined;
+  /** The folder that is served as the site, for `fonts`. */
+  site?: string | undefined;
+}
+
+export interface BuildResult {
+  buildVersion: 1;
+  /** The kit's folder, as the user would write it. */
+  folder: string;
+  /** False where the folder held the same already. */
+  changed: boolean;
+  manifest: Manifest;
+  /** Where it is over its budget, and what was passed over. */
+  findings: Finding[];
+  /** Without a config file: the config that gives the same, and why it is so. */
+  drafted?: DraftedConfig;
+}
+
+/**
+ * Builds the kit that a config file describes, or one from fonts that are named, and writes it.
+ *
+ * @throws DenseGlyphError, or AggregateError of them for several mistakes in the config
+ * @example const { manifest } = await build({ folder: process.cwd() });
+ */
+export async function build(request: BuildRequest, progress?: OnProgress): Promise<BuildResult> {
+  const { config, base, drafted } = await configOf(request, progress);
+  const { folder, ...built } = await buildKit(config, base, request, progress);
+  return {
+    buildVersion: 1,
+    folder: relative(request.folder, folder) || folder,
+    ...built,
+    ...(drafted ? { drafted } : {}),
+  };
+}
+
+async function configOf(
+  { folder, config: file, fonts = [], out, site, ...reading }: BuildRequest,
+  progress?: OnProgress,
+): Promise<{ config: KitConfig; base: string; drafted?: DraftedConfig }> {
+  if (fonts.length === 0) {
+    const lost = out === undefined ? site && '--site' : '--out';
+    if (lost) {
+      const advice = 'name the fonts, or write it into the config';
+      throw new DenseGlyphError('call-invalid', `${lost} is for fonts that are named`, {}, advice);
+    }
+    return loadConfig(folder, file);
+  }
+  if (file !== undefined) {
+    const advice = 'name either the fonts or the config';
+    throw new DenseGlyphError('call-invalid', 'both fonts and a config are named', {}, advice);
+  }
+  if (out === undefined)
+    throw new DenseGlyphError('call-invalid', '--out is missing', {}, 'say where the kit goes: --out <dir>');
+  const { draftForFonts } = await import('../drafting/draft-for-fonts.js');
+  const drafted = await draftForFonts(fonts, { folder, out, site, ...reading }, progress);
+  return { config: readConfig(drafted.config, 'the drafted config'), base: folder, drafted };
+}
+
+/**
+ * Builds the kit of a config and writes it.
+ *
+ * @param base the folder that the paths in the config start from
+ * @returns the kit's folder, absolute, its manifest, and whether anything changed
+ * @throws DenseGlyphError
+ */
+async function buildKit(
+  config: KitConfig,
+  base: string,
+  options: ReadingOptions,
+  progress?: OnProgress,
+): Promise<Omit<BuildResult, 'buildVersion'>> {
+  const findings: Finding[] = [];
+  const sources: Source[][] = [];
+  for (const { files } of config.families)
+    sources.push(
+      await openSources(files, base, ({ reason, place }) =>
+        findings.push(finding('file-passed-over', reason, { ...place })),
+      ),
+    );
+  const chosen = chosenFaces(config, sources);
+  const site = configSite(config, base, options);
+  const { pages, byScript } = await demandingPages(config, site, progress);
+  const demand = pages.length > 0 ? demandOnKit(pages, chosen) : new Map<ChosenFace, FaceDemand>();
+  const cut = await cutToDemand(chosen, demand, config);
+  const steps = new Steps(
+    'making the kit',
+    cut.families.flatMap(({ faces }) => faces.map(({ source }) => source.size)),
+    progress,
+  );
+  const folder = resolve(base, config.output.folder);
+  const { files, manifest } = await makeKit({
+    config,
+    cut,
+    ...earlierIn(folder),
+    kept: keptStylesheets(adoptedFolders(base), cut, pages),
+    reach: reachOf(config.reach, config.reach ? undefined : projectBrowsers(base)),
+    address: addressOf(config, base),
+    version: version(),
+    processors: processors(),
+    begin: ({ source }) => steps.begin(source.path),
+    end: ({ source }) => steps.end(source.size),
+  });
+  const changed = await writeKitFolder(folder, files, stateFolder(config, base));
+  if (byScript.length > 0) findings.push(textByScript(byScript));
+  return { folder, changed, manifest, findings: [...findings, ...overBudget(manifest, config.budget ?? {})] };
+}
+
+function textByScript(pages: readonly string[]): Finding {
+  const shown = `${pages.slice(0, 4).join(', ')}${pages.length > 4 ? ` and ${pages.length - 4} more` : ''}`;
+  return finding('text-by-script', `scripts bring the text of ${shown}`, {
+    effect: 'the languages of these pages came in whole, in the place of what scripts write',
+    advice: 'call it with --run-scripts, or write site: { scripts: true }',
+  });
+}
+
+/** What the kit in a folder holds, where it was made by this version; anything else is no kit to go on from. */
+function earlierIn(folder: string): Pick<KitRequest, 'earlier' | 'earlierCosts'> {
+  const read = filesOf(folder);
+  const text = read('kit.json');
+  if (!text) return {};
+  try {
+    const manifest = JSON.parse(new TextDecoder().decode(text)) as Manifest;
+    const isOurs = manifest.manifestVersion === 3 && manifest.madeWith === version();
+    if (!isOurs) return {};
+    return { earlier: earlierParts(manifest, read), earlierCosts: earlierCosts(manifest) };
+  } catch {
+    return {};
+  }
+}
+
+/** Beside the config, unless that is published: what isn't whole yet is no visitor's business. */
+function stateFolder({ site }: KitConfig, base: string): string {
+  const isPublished = !relative(resolve(base, site?.root ?? '.'), base).startsWith('..');
+  return isPublished ? temporaryState() : join(base, '.dense-glyph');
+}
+
+function addressOf({ site, output }: KitConfig, base: string): KitAddress {
+  const root = resolve(base, site?.root ?? '.');
+  const fromRoot = `${relative(root, resolve(base, output.folder)).replaceAll('\\', '/')}/`;
+  const url = output.url;
+  return url === undefined ? { fromRoot } : { fromRoot, url: url.endsWith('/') ? url : `${url}/` };
+}

@@ -1,0 +1,31 @@
+import { openFont } from '../../core/containers/index.js';
+import { mappedCharacters } from '../../core/text/mapped-characters.js';
+import { DenseGlyphError } from '../../errors.js';
+import type { Site } from '../../site/scanning/site.js';
+import type { FaceRule, Supply } from '../../site/usage/declared-faces.js';
+
+/** Notes at the rules of some pages what their files hold, where they are at hand. */
+export async function addSupplies(
+  pages: readonly { rules: readonly FaceRule[] }[],
+  site: Pick<Site, 'read'>,
+): Promise<void> {
+  const known = new Map<string, Supply | undefined>();
+  const rules = new Set(pages.flatMap((page) => page.rules));
+  for (const rule of rules) {
+    const address = rule.source?.address;
+    if (address === undefined) continue;
+    if (!known.has(address)) known.set(address, supplyOf(await site.read(address)));
+    rule.supply = known.get(address);
+  }
+}
+
+/** Nothing for what isn't a font; browsers draw the next source then. */
+function supplyOf(bytes: Uint8Array | undefined): Supply | undefined {
+  if (!bytes) return undefined;
+  try {
+    return { characters: mappedCharacters(openFont(bytes).font), bytes: bytes.length };
+  } catch (cause) {
+    if (cause instanceof DenseGlyphError) return undefined;
+    throw cause;
+  }
+}

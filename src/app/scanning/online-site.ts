@@ -1,0 +1,187 @@
+import { DenseGlyphError } from '../../errors.js';
+import { version } from '../../version.js';
+import { HttpClient, type Fetched } from '../../io/http/index.js';
+import type { Site, SitePage } from '../../site/scanning/site.js';
+import { baseOf } from '../../site/html/base-url.js';
+import { readDocument } from '../../site/html/document.js';
+import { decodedPage } from '../../site/html/encoding.js';
+import { pageLinks } from '../../site/html/links.js';
+import type { OnPages, SiteProblem } from '../../site/usage/found-on-pages.js';
+import type { OnProgress } from '../progress.js';
+
+/** What gives the text of a page: the network, or a browser that ran its scripts. */
+export type PageReader = (url: string) => Promise<ReadPage | { reason: string }>;
+
+interface ReadPage {
+  /** After redirects. */
+  url: string;
+  html: string;
+  /** As the server sent it; undefined where a browser made it. */
+  bytes?: Uint8Array;
+  charset?: string | undefined;
+}
+
+export interface OnlineSite extends Site {
+  problems: OnPages<SiteProblem>[];
+  end: () => Promise<void>;
+}
+
+/** Pages that are read at once. */
+const atOnce = 2;
+
+/**
+ * The pages of a site that links lead to, from a start on; same origin only.
+ *
+ * @param read for pages that a browser reads
+ * @throws DenseGlyphError `site-unreachable` if the first page can't be had
+ */
+export async function readOnlineSite(
+  start: string,
+  mostPages: number,
+  read: PageReader | undefined,
+  progress?: OnProgress,
+): Promise<OnlineSite> {
+  const client = new HttpClient({ userAgent: `dense-glyph/${version()}` });
+  const files = new OnlineFiles(client, new URL(start).origin);
+  const pages = new Map<string, SitePage>();
+  const problems: OnPages<SiteProblem>[] = [];
+  const waiting: { url: string; from: string }[] = [{ url: start, from: '' }];
+  const seen = new Set([start]);
+  const readPage = read ?? files.page;
+  const visit = async ({ url, from }: { url: string; from: string }) => {
+    const found = await readPage(url);
+    if ('reason' in found) {
+      if (from === '')
+        throw new DenseGlyphError(
+          'site-unreachable',
+          found.reason,
+          { url },
+          'start the site, or correct the address',
+        );
+      problems.push({
+        code: 'page-unreadable',
+        url: files.shown(url),
+        file: from,
+        line: 0,
+        reason: found.reason,
+        pages: [from],
+      });
+      return;
+    }
+    // A redirect may have led to another page, or to another host.
+    const page = files.shown(found.url);
+    if (new URL(found.url).origin !== files.origin && from !== '') return;
+    if (from === '') files.origin = new URL(found.url).origin;
+    if (pages.has(found.url) || pages.size >= mostPages) return;
+    pages.set(found.url, {
+      page,
+      address: found.url,
+      size: found.html.length,
+      read: () => found.bytes ?? found.html,
+      charset: found.charset,
+    });
+    const total = Math.min(mostPages, pages.size + waiting.length);
+    progress?.({ task: 'fetching pages', done: pages.size, total, bytes: 0, totalBytes: 0, item: page });
+    const root = readDocument(found.html);
+    const base = baseOf(root);
+    const linksFrom =
+      base !== undefined && URL.canParse(base, found.url) ? new URL(base, found.url).href : found.url;
+    for (const link of pageLinks(root, linksFrom)) {
+      if (seen.has(link) || new URL(link).origin !== files.origin) continue;
+      seen.add(link);
+      waiting.push({ url: link, from: page });
+    }
+  };
+  try {
+    while (waiting.length > 0 && pages.size < mostPages) {
+      await Promise.all(waiting.splice(0, pages.size === 0 ? 1 : atOnce).map(visit));
+    }
+  } catch (cause) {
+    await client.end();
+    throw cause;
+  }
+  return {
+    pages: [...pages.values()],
+    problems,
+    otherHost: files.otherHost,
+    shown: files.shown,
+    addressOf: files.addressOf,
+    named: async (file) => (await files.fetched(new URL(file, files.origin).href))?.bytes,
+    read: async (url) => (await files.fetched(url))?.bytes,
+    nearest: () => undefined,
+    end: () => client.end(),
+  };
+}
+
+/** Files of a site by their URLs, each fetched once. */
+class OnlineFiles {
+  private readonly known = new Map<string, Promise<Fetched | undefined>>();
+
+  constructor(
+    private readonly client: HttpClient,
+    public origin: string,
+  ) {}
+
+  /** What follows the host. */
+  readonly shown = (url: string): string => {
+    const { origin, pathname, search } = new URL(url);
+    return origin === this.origin ? pathname + search : url;
+  };
+
+  readonly otherHost = (address: string, from: string): string | undefined => {
+    if (!URL.canParse(address, from)) return undefined;
+    const { origin, host, protocol } = new URL(address, from);
+    return origin === this.origin || !/^https?:$/.test(protocol) ? undefined : host;
+  };
+
+  readonly page: PageReader = async (url) => {
+    try {
+      const { status, mediaType, charset, bytes, url: last } = await this.client.get(url, 'text/html');
+      if (status !== 200) return { reason: `the server answers ${status}` };
+      if (!/^(text\/html|application\/xhtml\+xml)$/.test(mediaType))
+        return { reason: `it is no page but ${mediaType || 'of no type'}` };
+      return { url: last, html: await decodedPage(bytes, charset), bytes, charset };
+    } catch (cause) {
+      return { reason: reasonOf(cause) };
+    }
+  };
+
+  readonly addressOf = async (address: string, from: string): Promise<string | undefined> => {
+    if (!URL.canParse(address, from)) return undefined;
+    return (await this.fetched(new URL(address, from).href.replace(/#.*$/s, '')))?.url;
+  };
+
+  /** A file, which is kept under the address that a redirect led to as well. */
+  async fetched(url: string): Promise<Fetched | undefined> {
+    let fetched = this.known.get(url);
+    if (!fetched) {
+      fetched = this.client.get(url, '*/*').then(
+        (found) => (found.status === 200 ? found : undefined),
+        () => undefined,
+      );
+      this.known.set(url, fetched);
+    }
+    const found = await fetched;
+    if (found) this.known.set(found.url, fetched);
+    return found;
+  }
+}
+
+/** What of an error of the network a person can use. */
+function reasonOf(cause: unknown): string {
+  if (cause instanceof DenseGlyphError) return cause.reason;
+  const { code, name, message } = cause as NodeJS.ErrnoException;
+  switch (code) {
+    case 'ECONNREFUSED':
+      return 'nobody answers there';
+    case 'ENOTFOUND':
+    case 'EAI_AGAIN':
+      return 'there is no such host';
+    case 'UND_ERR_RES_EXCEEDED_MAX_SIZE':
+      return 'the answer is larger than 30 MB';
+    default:
+      return name === 'TimeoutError' || /TIMEOUT/.test(code ?? '')
+        ? 'there is no answer in time'
+        : `it cannot be fetched (${code ?? message})`;
+  }
+}

@@ -1,0 +1,16 @@
+/** The thread that scans pages for `scan-threads`. */
+import { openFolder } from '../../io/site-folder.js';
+import { answerTasks } from '../../io/threads.js';
+import { PageScanner, type FoundOnSite } from '../../site/scanning/page-scanner.js';
+import type { ScanTask } from './scan-threads.js';
+
+const scanners = new Map<string, PageScanner>();
+
+answerTasks(async ({ base, root, paths, withPlaces, home }: ScanTask): Promise<FoundOnSite> => {
+  const site = openFolder(base, root, paths, home);
+  let scanner = scanners.get(base);
+  if (!scanner) scanners.set(base, (scanner = new PageScanner(site, withPlaces)));
+  const pages: FoundOnSite['pages'] = [];
+  for (const page of site.pages) pages.push(...(await scanner.scanned(page)));
+  return { pages, ...scanner.takeFound() };
+});

@@ -1,0 +1,175 @@
+import { resolve } from 'node:path';
+import { rangeText } from '../../core/face/index.js';
+import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
+import { rangesOf, unicodeRangeText } from '../../core/text/unicode-ranges.js';
+import { writeWhole } from '../../io/write-whole.js';
+import {
+  faceRuleOf,
+  fakedBy,
+  matchedFace,
+  type FaceRule,
+  type MatchedFace,
+} from '../../site/usage/declared-faces.js';
+import type { DrawnPlace, PageFace } from '../../site/usage/page-face.js';
+import type { FontFaceDescriptors } from '../../site/css/rules.js';
+import { siteFindings } from '../../site/usage/findings/index.js';
+import { adoptedFolders, adoptedSheets } from '../adoption/adopted-sheets.js';
+import { addSupplies } from './font-supplies.js';
+import { openSite, type SiteRequest } from './open-site.js';
+import type { OnProgress } from '../progress.js';
+import type { ScannedPage } from '../../site/scanning/page-scanner.js';
+import type { DrawingFace, ScannedFace, ScanResult } from './scan-result.js';
+import { scannedSite } from './scan-threads.js';
+
+export interface ScanRequest extends SiteRequest {
+  /** Whether to say which elements draw a face; implied by `page`. */
+  places?: boolean | undefined;
+  /** A page to write that shows the whole: faces by pages, characters with their places, findings with their source. */
+  page?: string | undefined;
+}
+
+export type { DrawingFace, ScannedFace, ScanResult };
+
+/**
+ * Says which face draws which characters of a site, who asks for it, and what is wrong.
+ *
+ * @throws DenseGlyphError `file-unreadable`, `site-unreachable`, `browser-missing`, `call-invalid`
+ * @example const { faces, findings } = await scan({ site: ['site'], folder: process.cwd() });
+ */
+export async function scan(request: ScanRequest, progress?: OnProgress): Promise<ScanResult> {
+  const isOnline = request.site.some((one) => /^https?:/i.test(one));
+  const home = request.home ?? (isOnline ? undefined : adoptedSheets(adoptedFolders(request.folder)));
+  const { site, problems, end } = await openSite({ ...request, home }, progress);
+  const withPlaces = request.places === true || request.page !== undefined;
+  try {
+    const { pages: read, ...found } = await scannedSite(site, withPlaces, progress);
+    const rulesOf = rulesOnce();
+    const declared = read.map(({ fontFaces, ...page }) => ({ ...page, rules: fontFaces.map(rulesOf) }));
+    await addSupplies(declared, site);
+    const scanned = declared.map(({ faces, ...page }): Scanned => ({
+      ...page,
+      faces: Array.from(faces.values(), (face) => matchedFace(face, page.rules)),
+    }));
+    const result: ScanResult = {
+      demandVersion: 1,
+      pages: scanned.map(({ page, languages, faces }) => ({
+        page,
+        languages,
+        faces: faces.flatMap(scannedFaces),
+      })),
+      faces: facesOfSite(scanned),
+      findings: siteFindings(scanned, { ...found, problems: [...problems, ...found.problems] }),
+    };
+    if (request.page !== undefined) {
+      const { siteReport } = await import('./site-report.js');
+      writeWhole(resolve(request.folder, request.page), await siteReport(result, site));
+    }
+    return result;
+  } finally {
+    await end();
+  }
+}
+
+/** A page with what was found on it. */
+interface Scanned extends Omit<ScannedPage, 'fontFaces' | 'faces'> {
+  faces: MatchedFace[];
+  rules: FaceRule[];
+}
+
+/** Reads each rule once, though pages have copies of it. */
+function rulesOnce(): (rule: FontFaceDescriptors) => FaceRule {
+  const known = new Map<string, FaceRule>();
+  return (rule) => {
+    // Pages that a browser gave have no lines to tell rules apart by.
+    const key = JSON.stringify(rule);
+    let read = known.get(key);
+    if (!read) known.set(key, (read = faceRuleOf(rule)));
+    return read;
+  };
+}
+
+/** An entry for each certainty and each rule that draws some of the characters. */
+const scannedFaces = (face: MatchedFace): ScannedFace[] =>
+  (['drawn', 'possible'] as const).flatMap((certainty) =>
+    face.groups
+      .filter((group) => group[certainty].length > 0)
+      .map((group): ScannedFace => ({
+        asked: face.asked,
+        drawnBy: group.face ? drawingFace(group.face) : null,
+        faked: group.face ? fakedBy(group.face, face) : [],
+        certainty,
+        characters: rangesText(group[certainty]),
+        ...listsOf(face),
+        ...(face.places ? { places: placesOf(face.places, group[certainty]) } : {}),
+      })),
+  );
+
+/** What a face is asked for besides characters, where there is something. */
+const listsOf = ({ features, variations, typedIn }: PageFace) =>
+  Object.fromEntries(
+    Object.entries({ features, variations, typedIn })
+      .filter(([, list]) => list.size > 0)
+      .map(([name, list]) => [name, [...list].sort()]),
+  );
+
+/** Places that draw some of the characters. */
+function placesOf(places: readonly DrawnPlace[], characters: readonly number[]): DrawnPlace[] {
+  const wanted = new Set(characters);
+  return places.flatMap((place) => {
+    const own = [...parseUnicodeRanges(place.characters).codePoints()].filter((one) => wanted.has(one));
+    return own.length === 0 ? [] : [{ ...place, characters: rangesText(own) }];
+  });
+}
+
+const rangesText = (characters: Iterable<number>) =>
+  unicodeRangeText(rangesOf([...characters].sort((a, b) => a - b)));
+
+const drawingFace = ({ family, weight, style, source }: FaceRule): DrawingFace => ({
+  family,
+  weight: rangeText(weight),
+  style,
+  url: source?.url ?? '',
+});
+
+function facesOfSite(scanned: readonly Scanned[]): ScanResult['faces'] {
+  const all = new Map<
+    string,
+    { face: ScanResult['faces'][number]; characters: Set<number>; rules: PageFace['rules'] }
+  >();
+  for (const { faces } of scanned) {
+    // A page may ask for the same face by several stacks.
+    const counted = new Set<string>();
+    for (const face of faces) {
+      for (const { face: rule, drawn, possible } of face.groups) {
+        const by = rule ? drawingFace(rule) : null;
+        const key = JSON.stringify([face.asked, by]);
+        let entry = all.get(key);
+        if (!entry) {
+          const made = {
+            asked: face.asked,
+            drawnBy: by,
+            characters: '',
+            bytes: rule?.supply?.bytes ?? null,
+            pages: 0,
+            rules: [],
+          };
+          all.set(key, (entry = { face: made, characters: new Set(), rules: new Map() }));
+        }
+        if (!counted.has(key)) entry.face.pages++;
+        counted.add(key);
+        for (const character of [...drawn, ...possible]) entry.characters.add(character);
+        for (const [ruleKey, one] of face.rules) {
+          const before = entry.rules.get(ruleKey);
+          entry.rules.set(ruleKey, { ...one, pieces: one.pieces + (before?.pieces ?? 0) });
+        }
+      }
+    }
+  }
+  return [...all.values()]
+    .map(({ face, characters, rules }) => ({
+      ...face,
+      characters: rangesText(characters),
+      rules: [...rules.values()].sort((a, b) => b.pieces - a.pieces).map(({ pieces: _, ...rule }) => rule),
+    }))
+    .sort((a, b) => b.pages - a.pages || b.characters.length - a.characters.length);
+}

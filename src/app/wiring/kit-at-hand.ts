@@ -1,0 +1,107 @@
+import { posix, relative, resolve } from 'node:path';
+import type { KitConfig } from '../../config/schema.js';
+import { DenseGlyphError } from '../../errors.js';
+import { finding, type Finding } from '../../findings.js';
+import { filesOf } from '../../io/earlier-files.js';
+import { isManifest, type Manifest } from '../../kit/files/manifest.js';
+import { kitMark } from '../../kit/files/stylesheet.js';
+
+/** A kit that is to be wired. */
+export interface KitAtHand {
+  manifest: Manifest;
+  /** Its folder, absolute. */
+  folder: string;
+  /** What pages ask for, with a slash at the end; undefined for relative URLs. */
+  url: string | undefined;
+  /** From the root of the site, with slashes. */
+  fromRoot: string;
+  /** Digests of its font files. */
+  digests: ReadonlySet<string>;
+}
+
+/**
+ * The kit of a config, whole.
+ *
+ * @param base the folder of the config @param root of the site; both absolute
+ * @throws DenseGlyphError `kit-missing`, `output-foreign` for a kit.json of another program, `config-invalid` where no page can
+ *   reach it
+ */
+export function kitAtHand({ output }: Pick<KitConfig, 'output'>, base: string, root: string): KitAtHand {
+  const folder = resolve(base, output.folder);
+  const read = filesOf(folder);
+  const bytes = read('kit.json');
+  if (!bytes)
+    throw new DenseGlyphError(
+      'kit-missing',
+      'there is no kit in it',
+      { file: output.folder },
+      'call dense-glyph build',
+    );
+  const manifest = manifestIn(bytes, output.folder);
+  for (const file of ['kit.css', ...Object.keys(manifest.files)]) {
+    if (read(file)) continue;
+    const reason = `${file} of the kit is not there`;
+    throw new DenseGlyphError('kit-missing', reason, { file: output.folder }, 'call dense-glyph build');
+  }
+  const fromRoot = relative(root, folder).replaceAll('\\', '/');
+  const url = output.url === undefined || output.url.endsWith('/') ? output.url : `${output.url}/`;
+  if (url === undefined && fromRoot.startsWith('..'))
+    throw new DenseGlyphError(
+      'config-invalid',
+      `output.folder (${output.folder}) lies outside of site.root, so no page can reach the kit`,
+      {},
+      'move it below the root, or say in output.url what browsers ask for',
+    );
+  const digests = new Set(Object.values(manifest.files).map(({ sha256 }) => sha256));
+  return { manifest, folder, url, fromRoot, digests };
+}
+
+/** @throws DenseGlyphError */
+function manifestIn(bytes: Uint8Array, folder: string): Manifest {
+  let found: unknown;
+  try {
+    found = JSON.parse(new TextDecoder().decode(bytes));
+  } catch {
+    // Told below.
+  }
+  if (isManifest(found)) return found;
+  const version = (found as Partial<Manifest> | undefined)?.manifestVersion;
+  if (typeof version === 'number')
+    throw new DenseGlyphError(
+      'kit-missing',
+      `its kit.json is of version ${version}, and this program reads version 3`,
+      { file: folder },
+      'call dense-glyph build',
+    );
+  throw new DenseGlyphError(
+    'output-foreign',
+    'its kit.json is damaged, or no kit’s',
+    { file: folder },
+    'call dense-glyph build, or choose another folder',
+  );
+}
+
+/** Where URL and folder don't fit, so that pages may ask for what isn't there. */
+export function addressFindings({ url, fromRoot }: KitAtHand, shown: string): Finding[] {
+  if (url === undefined || /^(?:https?:)?\/\//i.test(url)) return [];
+  const expected = `/${fromRoot}/`;
+  if (url === expected) return [];
+  const where = fromRoot.startsWith('..')
+    ? `${shown} lies outside of site.root, and pages ask ${url}`
+    : `pages ask ${url}, and below site.root the kit lies at ${expected}`;
+  return [finding('kit-elsewhere', where, { file: shown })];
+}
+
+/** What URLs of the kit start with on a page. @param page from the root, with slashes */
+export const kitBase = ({ url, fromRoot }: KitAtHand, page: string): string =>
+  url ?? `${posix.relative(posix.dirname(page), fromRoot)}/`;
+
+/** Whether a stylesheet is a kit's own, this one's or a copy of any: by its first words, or the manifest beside it. */
+export function isKitStylesheet(css: string, folder: string): boolean {
+  const start = css.replace(/^\ufeff|^ï»¿/, '').replace(/^@charset "[^"]*";\s*/i, '');
+  return (
+    start.startsWith(kitMark) || start.startsWith(earlierMark) || filesOf(folder)('kit.json') !== undefined
+  );
+}
+
+const earlierMark = '/* Made by dense-glyph build.';

@@ -1,0 +1,134 @@
+import { dirname, join, posix, relative, resolve } from 'node:path';
+import { DenseGlyphError } from '../../errors.js';
+import { finding, type Finding } from '../../findings.js';
+import type { EditedFile } from '../../io/edited-files.js';
+import { isBelow, readBytes } from '../../io/read.js';
+import type { SiteFolder } from '../../io/site-folder.js';
+import { headMarkup } from '../../kit/files/head.js';
+import { wiredPage, type PageWiring } from '../../site/edits/page-edits.js';
+import { withStacks, type StackNames } from '../../site/edits/stack-edits.js';
+import { baseOf } from '../../site/html/base-url.js';
+import { readDocument } from '../../site/html/document.js';
+import { pageEncoding } from '../../site/html/encoding.js';
+import type { FoundOnSite, ScannedPage } from '../../site/scanning/page-scanner.js';
+import { editableText } from './edited-text.js';
+import { kitBase, type KitAtHand } from './kit-at-hand.js';
+import type { Replaced } from './replaced.js';
+
+export interface PagesRequest {
+  site: SiteFolder;
+  found: FoundOnSite;
+  kit: KitAtHand;
+  replaced: Replaced;
+  /** Where stacks are changed too. */
+  stacks: StackNames | undefined;
+  /** How a file is called from the config's folder. */
+  named: (path: string) => string;
+}
+
+/** What pages become, and those that are left to a person. */
+export async function wiredPages(
+  request: PagesRequest,
+): Promise<{ files: EditedFile[]; findings: Finding[] }> {
+  const { site, found } = request;
+  const files: EditedFile[] = [];
+  const findings: Finding[] = [];
+  const scanned = new Map(found.pages.map((one) => [one.page, one]));
+  for (const { page, address } of site.pages) {
+    const read = scanned.get(page);
+    // A page that could not be read is told by whoever reads pages.
+    if (!read) continue;
+    const result = await wiredOne(page, address, read, request);
+    if (typeof result === 'string') findings.push(finding('page-left-alone', result, { file: page }));
+    else files.push(result);
+  }
+  return { files, findings };
+}
+
+/** Encodings whose bytes read as ASCII and mean something else, or that aren't written in bytes of ASCII at all. */
+const notEditable = /^(?:utf-16.*|iso-2022-.*|replacement|x-user-defined)$/;
+
+/** @returns the file, or why it is left alone */
+async function wiredOne(
+  page: string,
+  address: string,
+  scanned: ScannedPage,
+  { site, kit, replaced, stacks, named }: PagesRequest,
+): Promise<EditedFile | string> {
+  if (!isBelow(address, site.root)) return 'it is a link to a place outside of the site';
+  let before: Uint8Array;
+  try {
+    before = readBytes(address, page);
+  } catch (cause) {
+    if (!(cause instanceof DenseGlyphError)) throw cause;
+    return cause.reason;
+  }
+  const encoding = await pageEncoding(before);
+  if (notEditable.test(encoding)) return `it is ${encoding.toUpperCase()}; save it as UTF-8`;
+  const { text, bytesOf } = editableText(before);
+  const fromRoot = relative(site.root, address).replaceAll('\\', '/');
+  const isWired = needsKit(page, scanned, kit, replaced);
+  const hasBase = kit.url === undefined && baseOf(readDocument(text, 'none')) !== undefined;
+  if (hasBase && isWired)
+    return 'it has a base element, which relative URLs start from; set output.url in the config';
+  const pathOf = (url: string) => pathIn(url, fromRoot, site);
+  const wiring: PageWiring = {
+    markup: isWired ? headMarkup(preloadsOf(page, kit), kitBase(kit, fromRoot)) : undefined,
+    verdict: (kind, url, isAskedOtherwise) =>
+      replaced.verdict(kind, url, { page: fromRoot, path: pathOf(url), isWired }, isAskedOtherwise),
+    mayDeclare: (url) => {
+      const path = pathOf(url);
+      return replaced.mayDeclare(url, path && site.shown(path));
+    },
+    rules: {
+      importVerdict: (url) => replaced.stylesheetVerdict(url, fromRoot),
+      isFaceReplaced: (face) => replaced.isFaceReplaced(face, page),
+    },
+  };
+  const wired = wiredPage(text, wiring);
+  if (wired === undefined) return 'what stands around the place would be read otherwise';
+  const after = stacks ? withStacks(wired, stacks) : wired;
+  return { file: named(address), before, after: bytesOf(after) };
+}
+
+/**
+ * Whether a page has a use for the kit: it draws or may draw something of it; or its rules declared a family of the kit, and a
+ * script may bring text. Not where it has the kit's rules by a stylesheet of its own.
+ */
+function needsKit(
+  page: string,
+  { fontFaces, hasScripts }: ScannedPage,
+  { manifest }: KitAtHand,
+  replaced: Replaced,
+): boolean {
+  if (replaced.hasKit(fontFaces.filter(({ file }) => !/(^|\/)kit\.css$/.test(file)))) return false;
+  const isRead = manifest.pages.length + manifest.otherPages.length > 0;
+  if (!isRead) return manifest.families.some(({ faces }) => faces.length > 0);
+  if (manifest.pages.some((one) => one.page === page) || manifest.otherPages.includes(page)) return true;
+  return hasScripts && replaced.declaresFamily(fontFaces);
+}
+
+/** Those that the page draws; all of them where the pages weren't read. */
+function preloadsOf(page: string, { manifest: { preloads, pages, otherPages } }: KitAtHand): string[] {
+  if (pages.length + otherPages.length === 0) return preloads;
+  const files = pages.find((one) => one.page === page)?.files ?? [];
+  return preloads.filter((file) => files.includes(file));
+}
+
+/** Where a file is that an address of a page leads to, whether it is there or not; undefined for other hosts. */
+export function pathIn(
+  url: string,
+  page: string,
+  { root, otherHost }: Pick<SiteFolder, 'root' | 'otherHost'>,
+): string | undefined {
+  if (otherHost(url) !== undefined || /^[a-z][a-z0-9+.-]*:/i.test(url)) return undefined;
+  try {
+    const path = decodeURIComponent(url.trim().replace(/[?#].*$/s, ''));
+    if (path === '') return undefined;
+    return path.startsWith('/')
+      ? join(root, path)
+      : resolve(root, join('.', posix.join('/', dirname(page), path)));
+  } catch {
+    return undefined;
+  }
+}

@@ -1,0 +1,172 @@
+import { join, resolve } from 'node:path';
+import { faceLabel, rangeText } from '../../core/face/index.js';
+import { finding, type Finding } from '../../findings.js';
+import type { SiteFolder } from '../../io/site-folder.js';
+import { readBytes } from '../../io/read.js';
+import type { Site } from '../../site/scanning/site.js';
+import {
+  faceRuleOf,
+  fakedBy,
+  matchedFace,
+  needsNoGlyph,
+  type FaceRule,
+} from '../../site/usage/declared-faces.js';
+import type { OnProgress } from '../progress.js';
+import { addSupplies } from '../scanning/font-supplies.js';
+import { scannedSite, type FoundOnSite } from '../scanning/scan-threads.js';
+import { hostOf } from './replaced.js';
+import type { KitAtHand } from './kit-at-hand.js';
+
+/**
+ * Reads a site again as it will be, and says where a face is drawn otherwise than before.
+ *
+ * @param changed what files will hold, by where they are
+ */
+export async function drawnOtherwise(
+  before: FoundOnSite,
+  site: SiteFolder,
+  changed: ReadonlyMap<string, Uint8Array>,
+  kit: KitAtHand,
+  progress?: OnProgress,
+): Promise<Finding[]> {
+  if (changed.size === 0) return [];
+  const after = await scannedSite(siteWith(site, changed, kit), false, progress);
+  const read = (address: string) => Promise.resolve(changed.get(address) ?? bytesAt(address));
+  const was = await drawings(before, read);
+  const is = await drawings(after, read);
+  return told(was, is);
+}
+
+function bytesAt(path: string): Uint8Array | undefined {
+  try {
+    return readBytes(path, path);
+  } catch {
+    return undefined;
+  }
+}
+
+/** The site with what files will hold; the kit is where its URL says, wherever that leads. */
+function siteWith(site: SiteFolder, changed: ReadonlyMap<string, Uint8Array>, kit: KitAtHand): Site {
+  const { url } = kit;
+  const inKit = (address: string): string | undefined =>
+    url !== undefined && address.startsWith(url)
+      ? join(kit.folder, decodeURI(address.slice(url.length).replace(/[?#].*$/s, '')))
+      : undefined;
+  return {
+    pages: site.pages.map((page) => {
+      const after = changed.get(page.address);
+      return after ? { ...page, read: () => after } : page;
+    }),
+    otherHost: (address) => (inKit(address) === undefined ? site.otherHost(address) : undefined),
+    adopted: site.adopted,
+    addressOf: async (address, from) => inKit(address) ?? (await site.addressOf(address, from)),
+    shown: site.shown,
+    named: (file) => site.named(file),
+    read: (path) => Promise.resolve(changed.get(resolve(path)) ?? bytesAt(path)),
+    nearest: (address, from) => site.nearest(address, from),
+  };
+}
+
+/** What draws a character: two that say the same draw it alike. */
+interface Drawing {
+  /** For comparing. */
+  key: string;
+  /** For people. */
+  name: string;
+}
+
+/** By page, by what is asked for, by character. */
+type Drawings = Map<string, Map<string, { asked: string; drawn: Map<number, Drawing> }>>;
+
+async function drawings(
+  { pages }: FoundOnSite,
+  read: (address: string) => Promise<Uint8Array | undefined>,
+): Promise<Drawings> {
+  const rules = pages.map(({ fontFaces }) => fontFaces.map(faceRuleOf));
+  await addSupplies(
+    rules.map((own) => ({ rules: own })),
+    { read },
+  );
+  return new Map(
+    pages.map(({ page, faces }, i) => {
+      const asked = Array.from(faces.values(), (face) => {
+        const { groups } = matchedFace(face, rules[i]);
+        const drawn = new Map<number, Drawing>();
+        for (const { face: rule, drawn: list, possible } of groups) {
+          const drawing = drawingOf(rule, rule ? fakedBy(rule, face) : []);
+          for (const character of [...list, ...possible]) drawn.set(character, drawing);
+        }
+        const { weight, style, stretch } = face.asked;
+        const label = faceLabel({ weight: [weight, weight], style, stretch: [stretch, stretch] });
+        const stack = face.stack.map((name) => name.toLowerCase());
+        return [
+          JSON.stringify([stack, label, face.synthesis]),
+          { asked: `${face.stack[0] ?? ''} ${label}`.trim(), drawn },
+        ] as const;
+      });
+      return [page, new Map(asked)];
+    }),
+  );
+}
+
+const localFont: Drawing = { key: '', name: 'a local font' };
+
+function drawingOf(rule: FaceRule | undefined, faked: readonly string[]): Drawing {
+  if (!rule) return localFont;
+  const { family, weight, style, stretch, slant, descriptors } = rule;
+  const made = faked.length > 0 ? `, ${faked.join(' and ')} faked` : '';
+  return {
+    key: JSON.stringify([
+      family.toLowerCase(),
+      weight,
+      style,
+      stretch,
+      slant ?? null,
+      descriptors ?? null,
+      faked,
+      isHosted(rule) ? 'host' : '',
+    ]),
+    name: `${family} ${rangeText(weight).replace(' ', '–')}${style === 'normal' ? '' : ` ${style}`}${made}`,
+  };
+}
+
+/** A face of a host that isn't at hand is another one than that of the kit, whatever its rule says. */
+const isHosted = ({ source, supply }: FaceRule): boolean =>
+  !supply && hostOf(source?.url ?? '') !== undefined;
+
+/** So many are told. */
+const mostTold = 20;
+
+function told(was: Drawings, is: Drawings): Finding[] {
+  const found = new Map<string, { what: string; characters: Set<number>; pages: Set<string> }>();
+  for (const [page, faces] of was) {
+    const now = is.get(page);
+    for (const [key, { asked, drawn }] of faces) {
+      const after = now?.get(key)?.drawn;
+      for (const [character, before] of drawn) {
+        const next = after?.get(character) ?? localFont;
+        if (next.key === before.key || needsNoGlyph(character)) continue;
+        const what = `${asked}: drawn by ${before.name} before, and by ${next.name} then`;
+        const known = found.get(what) ?? { what, characters: new Set(), pages: new Set() };
+        known.characters.add(character);
+        known.pages.add(page);
+        found.set(what, known);
+      }
+    }
+  }
+  const all = [...found.values()].sort((a, b) => b.pages.size - a.pages.size);
+  return all.slice(0, mostTold).map(({ what, characters, pages }) => {
+    const signs = [...characters]
+      .filter((one) => one > 0x20)
+      .slice(0, 8)
+      .map((one) => String.fromCodePoint(one))
+      .join('');
+    const [first] = pages;
+    const others = pages.size > 1 ? `, and on ${pages.size - 1} more pages` : '';
+    return finding(
+      'drawn-otherwise',
+      `${what}${signs ? ` (${signs}${characters.size > 8 ? ' …' : ''})` : ''}${others}`,
+      { file: first },
+    );
+  });
+}

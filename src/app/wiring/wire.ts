@@ -1,0 +1,159 @@
+import { createTwoFilesPatch } from 'diff';
+import { join, relative, resolve } from 'node:path';
+import { loadConfig } from '../../config/load.js';
+import { DenseGlyphError } from '../../errors.js';
+import { finding, type Finding } from '../../findings.js';
+import { EditedFiles, type Merge, type UndoneFile } from '../../io/edited-files.js';
+import { filesOf } from '../../io/earlier-files.js';
+import { projectTemplates, stylesheetsBelow } from '../../io/project-fonts.js';
+import { isFolder, readBytes } from '../../io/read.js';
+import { readSite } from '../../io/site-folder.js';
+import { pasted, type PastedForm } from '../../kit/files/pasted.js';
+import { withoutFirst } from '../../site/edits/three-way.js';
+import { adoptedFolders, adoptedSheets } from '../adoption/adopted-sheets.js';
+import type { OnProgress } from '../progress.js';
+import { scannedSite } from '../scanning/scan-threads.js';
+import { editableText } from './edited-text.js';
+import { addressFindings, kitAtHand } from './kit-at-hand.js';
+import { wiredPages } from './pages.js';
+import { Replaced } from './replaced.js';
+import { drawnOtherwise } from './second-reading.js';
+import { stackNames } from './stack-names.js';
+import { wiredStylesheets } from './stylesheets.js';
+import { wiredTemplates } from './templates.js';
+
+export interface WireRequest {
+  /** What paths start from. */
+  folder: string;
+  /** The config, where it isn't found from the folder upwards. */
+  config?: string | undefined;
+  /** Whether to say what would be changed, or taken back, and change nothing. */
+  dryRun?: boolean | undefined;
+  /** Whether to take back what was changed. */
+  undo?: boolean | undefined;
+  /** Whether to change nothing where a page would be drawn otherwise than before. */
+  strict?: boolean | undefined;
+  /** Whether stacks that name a family under another name, or nothing behind it, are changed too. */
+  stacks?: boolean | undefined;
+  /** What to give for pages that don't exist yet, in the place of changing some. */
+  print?: PastedForm | undefined;
+}
+
+export interface WireResult {
+  wireVersion: 2;
+  /** The site's root, as the user would write it. */
+  site: string;
+  /** Files that were changed, or would be: relative to the config, with what changes in each as a unified diff. */
+  files: { file: string; diff: string }[];
+  /** Files that had the kit already, or have no use for it. */
+  unchanged: number;
+  /** Whether nothing was written, as a page would be drawn otherwise. */
+  isHeld: boolean;
+  /** What stays, what goes unseen, and where a page is drawn otherwise than before. */
+  findings: Finding[];
+  /** What became of each file, for `undo`. */
+  undone?: (Omit<UndoneFile, 'before' | 'after'> & { diff?: string })[];
+  /** What to paste, for `print`, and where to. */
+  printed?: { text: string; where: string };
+}
+
+/**
+ * Puts the kit into the pages of its site, and takes out what it replaces; or takes that back.
+ *
+ * @throws DenseGlyphError `config-missing`, `config-invalid`, `kit-missing`, `file-unreadable`, `output-unwritable`
+ * @example await wire({ folder: process.cwd() });
+ */
+export async function wire(request: WireRequest, progress?: OnProgress): Promise<WireResult> {
+  const { config, base } = await loadConfig(request.folder, request.config);
+  const root = resolve(base, config.site?.root ?? '.');
+  const shown = relative(request.folder, root).replaceAll('\\', '/') || '.';
+  const edited = new EditedFiles(base, join(base, '.dense-glyph'), mergedBytes);
+  const result = {
+    wireVersion: 2 as const,
+    site: shown,
+    files: [],
+    unchanged: 0,
+    isHeld: false,
+    findings: [],
+  };
+  if (request.undo) return { ...result, undone: edited.undo(request.dryRun).map(toldUndone) };
+  if (!isFolder(root))
+    throw new DenseGlyphError(
+      'config-invalid',
+      `site.root is "${config.site?.root}", and there is no such folder`,
+      {},
+      'name the folder that is served as the site',
+    );
+  const kit = kitAtHand(config, base, root);
+  if (request.print) {
+    const url = kit.url ?? `/${kit.fromRoot}/`;
+    const css = textOf(readBytes(join(kit.folder, 'kit.css'), 'kit.css'));
+    const parts = { url, preloads: kit.manifest.preloads, css, packages: dependenciesOf(base) };
+    return { ...result, printed: pasted(request.print, parts) };
+  }
+  if (!request.dryRun) edited.finish();
+  const folders = adoptedFolders(base);
+  const named = config.site?.pages?.map((page) => join(root, page)) ?? [root];
+  const site = await readSite(named, root, { root, home: adoptedSheets(folders) });
+  const found = await scannedSite(site, false, progress);
+  const read = (address: string) => site.read(address).catch(() => undefined);
+  const replaced = await Replaced.on(found, kit, folders, read, config.rest === 'keep');
+  const names = request.stacks ? await stackNames(config, base, found) : undefined;
+  const nameOf = (path: string) => relative(base, path).replaceAll('\\', '/');
+  const parts = { site, found, kit, replaced, named: nameOf };
+  const pages = await wiredPages({ ...parts, stacks: names });
+  const stacks = names && { names, files: await stylesheetsBelow(root) };
+  const stylesheets = wiredStylesheets({ ...parts, stacks });
+  const templates = wiredTemplates(await projectTemplates(base), parts);
+  const changes = [...pages.files, ...stylesheets.files, ...templates.files];
+  const changed = changes.filter(({ before, after }) => Buffer.compare(before, after) !== 0);
+  const after = new Map(changed.map((one) => [resolve(base, one.file), one.after]));
+  const otherwise = await drawnOtherwise(found, site, after, kit, progress);
+  const isHeld = request.strict === true && otherwise.length > 0;
+  if (!request.dryRun && !isHeld) edited.write(changed);
+  const unreadable = found.problems.filter(({ code }) => code === 'page-unreadable');
+  return {
+    ...result,
+    files: changed.map(({ file, before, after: next }) => ({ file, diff: diffOf(file, before, next) })),
+    unchanged: changes.length - changed.length,
+    isHeld,
+    findings: [
+      ...otherwise,
+      ...addressFindings(kit, config.output.folder),
+      ...replaced.findings,
+      ...pages.findings,
+      ...stylesheets.findings,
+      ...templates.findings,
+      ...unreadable.map(({ file, reason }) =>
+        finding('page-unreadable', reason ?? 'it cannot be read', { file }),
+      ),
+    ],
+  };
+}
+
+const textOf = (bytes: Uint8Array): string => new TextDecoder().decode(bytes);
+
+const diffOf = (file: string, before: Uint8Array, after: Uint8Array): string =>
+  createTwoFilesPatch(file, file, textOf(before), textOf(after), undefined, undefined, { context: 2 });
+
+function toldUndone({ before, after, ...undone }: UndoneFile): NonNullable<WireResult['undone']>[number] {
+  return before && after ? { ...undone, diff: diffOf(undone.file, before, after) } : undone;
+}
+
+/** Takes what wire put into a file out of what somebody made of it since. */
+const mergedBytes: Merge = (wired, now, original) => {
+  const [first, second, third] = [wired, now, original].map(editableText);
+  const result = withoutFirst(first.text, second.text, third.text);
+  return 'text' in result ? { merged: second.bytesOf(result.text) } : result;
+};
+
+function dependenciesOf(folder: string): string[] {
+  const bytes = filesOf(folder)('package.json');
+  if (!bytes) return [];
+  try {
+    const { dependencies, devDependencies } = JSON.parse(textOf(bytes)) as Record<string, object | undefined>;
+    return [...Object.keys(dependencies ?? {}), ...Object.keys(devDependencies ?? {})];
+  } catch {
+    return [];
+  }
+}

@@ -1,0 +1,9 @@
+/** An address of the web in full, without what makes no difference to what it stands for; anything else as it is. */
+export function plainAddress(address: string): string {
+  const text = address.trim();
+  const full = text.startsWith('//') ? `https:${text}` : text;
+  if (!/^https?:/i.test(full) || !URL.canParse(full)) return full;
+  const url = new URL(full);
+  for (const part of ['hash', 'username', 'password'] as const) url[part] = '';
+  return url.href;
+}

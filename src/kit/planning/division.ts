@@ -1,0 +1,60 @@
+import { CodePointSet } from '../../core/text/code-point-set.js';
+import { charactersByScript } from '../../core/text/scripts.js';
+
+/** Which characters of a face go into which of its parts. */
+export interface Division {
+  /** What the site draws, and what can't be taken from it. */
+  site: CodePointSet;
+  /** Everything else that the face has. */
+  rest: CodePointSet;
+}
+
+/** Scripts whose letters stand beside each other and keep their form; those of all others stay together. */
+const separable: ReadonlySet<string> = new Set([
+  'Latin',
+  'Greek',
+  'Cyrillic',
+  'Armenian',
+  'Georgian',
+  'Hebrew',
+  'Cherokee',
+  'Han',
+  'Hiragana',
+  'Katakana',
+  'Bopomofo',
+  'Common',
+]);
+
+/** Browsers measure lines by the part that has it, and fetch that whether it is in a text or not (CSS Fonts 4, 5.2). */
+const space = 0x20;
+
+/** Parts of Hangul that join to syllables. */
+const isJoiningHangul = (character: number): boolean =>
+  (character >= 0x1100 && character <= 0x11ff) || (character >= 0xa960 && character <= 0xd7ff);
+
+/**
+ * Divides what a face has between what the site draws and the rest. Scripts that join or reorder letters are never divided,
+ * and neither are marks: they all go where one of them is needed. Where letters of the site bear marks, all letters of
+ * their script go with them, as visitors will write such marks on others.
+ *
+ * @param wanted what the site draws
+ * @param available what the face has
+ * @param marked letters that bear marks which no character composes with them
+ */
+export function divided(
+  wanted: CodePointSet,
+  available: CodePointSet,
+  marked: ReadonlySet<number> = new Set(),
+): Division {
+  const site = new CodePointSet(wanted.codePoints().filter((character) => available.has(character)));
+  if (site.size > 0 && available.has(space)) site.add(space);
+  for (const { name, codePoints } of charactersByScript(available)) {
+    const joins = name === 'Hangul' ? codePoints.some(isJoiningHangul) : !separable.has(name);
+    const bearsMarks = name !== 'Common' && codePoints.some((one) => marked.has(one));
+    if ((joins || bearsMarks) && codePoints.some((one) => site.has(one)))
+      for (const one of codePoints) site.add(one);
+  }
+  const marks = available.codePoints().filter((one) => /^\p{M}$/u.test(String.fromCodePoint(one)));
+  if (marks.some((mark) => site.has(mark))) for (const mark of marks) site.add(mark);
+  return { site, rest: new CodePointSet(available.codePoints().filter((one) => !site.has(one))) };
+}

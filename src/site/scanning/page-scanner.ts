@@ -1,0 +1,181 @@
+import type { Site, SitePage } from './site.js';
+import type { PageSheet } from '../cascade/style-rules.js';
+import type { FontFaceDescriptors } from '../css/rules.js';
+import { DenseGlyphError } from '../../errors.js';
+import { baseOf } from '../html/base-url.js';
+import { elementsWithin, ownText, readDocument, treesWithin, type SiteElement } from '../html/document.js';
+import { asUnnamedEncoding, decodedPage } from '../html/encoding.js';
+import { stylesheetsOf } from '../html/stylesheets.js';
+import { hostedReferences, type HostedReference } from '../usage/hosted-references.js';
+import { SiteStyles } from '../cascade/site-styles.js';
+import type { PageFace } from '../usage/page-face.js';
+import { pageFaces } from '../usage/page-faces.js';
+import { preloadsOf, type Preload } from '../usage/preloads.js';
+import type { LinkedStylesheet, OnPages, SiteProblem } from '../usage/found-on-pages.js';
+import { SiteStylesheets } from './site-stylesheets.js';
+
+/** A page with what was found on it; plain data, as it may come from another thread. */
+export interface ScannedPage {
+  page: string;
+  languages: string[];
+  faces: Map<string, PageFace>;
+  fontFaces: FontFaceDescriptors[];
+  preloads: Preload[];
+  /** Scripts of a page that has hardly any text without them. */
+  scripts: number;
+  /** Whether it has scripts at all. */
+  hasScripts: boolean;
+  /** Whether browsers know how to read it. */
+  isEncodingNamed: boolean;
+}
+
+/** What was found on some pages. */
+export interface FoundOnSite {
+  pages: ScannedPage[];
+  problems: OnPages<SiteProblem>[];
+  hosted: OnPages<HostedReference>[];
+  sheets: OnPages<LinkedStylesheet>[];
+}
+
+/** Scans pages of a site one by one; what pages have in common is looked at once. */
+export class PageScanner {
+  private readonly stylesheets: SiteStylesheets;
+  private readonly styles = new SiteStyles();
+
+  /** @param withPlaces whether to note which elements draw a face */
+  constructor(
+    private readonly site: Site,
+    private readonly withPlaces: boolean,
+  ) {
+    this.stylesheets = new SiteStylesheets(site);
+  }
+
+  /** A page in a list; nothing, and a problem, where it can't be read. */
+  async scanned(page: SitePage): Promise<ScannedPage[]> {
+    try {
+      return [await this.scan(page)];
+    } catch (cause) {
+      if (!(cause instanceof DenseGlyphError)) throw cause;
+      const problem = { code: 'page-unreadable', url: page.page, file: page.page, line: 0 } as const;
+      this.stylesheets.problems.add(problem.code, { ...problem, reason: cause.reason }, [page.page]);
+      return [];
+    }
+  }
+
+  /** @throws DenseGlyphError `file-unreadable` */
+  private async scan(page: SitePage): Promise<ScannedPage> {
+    const content = page.read();
+    // What a browser gives has other lines than the source.
+    if (typeof content === 'string') return this.scanText(page, content, false);
+    const scanned = await this.scanText(page, await decodedPage(content, page.charset));
+    const otherwise = page.charset === undefined ? asUnnamedEncoding(content) : undefined;
+    if (otherwise !== undefined) {
+      scanned.isEncodingNamed = false;
+      const { faces } = await this.scanText(page, otherwise);
+      for (const [key, face] of faces) addAsPossible(scanned.faces, key, face);
+    }
+    return scanned;
+  }
+
+  private async scanText(page: SitePage, html: string, isSource = true, depth = 0): Promise<ScannedPage> {
+    const lines = !isSource ? 'none' : this.withPlaces ? 'noted' : 'on demand';
+    const root = readDocument(html, lines);
+    const base = baseOf(root);
+    const source = this.stylesheets.for(page, base);
+    const sheets = new Map<SiteElement | undefined, PageSheet[]>();
+    const fontFaces: FontFaceDescriptors[] = [];
+    for (const tree of treesWithin(root)) {
+      const found = await stylesheetsOf(tree, page.page, source);
+      sheets.set(tree === root ? undefined : tree, found.sheets);
+      // CSS Scoping 1, section 3.4: names of faces belong to the page; browsers read those of the page only.
+      if (tree === root) fontFaces.push(...found.fontFaces);
+    }
+    await this.stylesheets.checkFaces(fontFaces, page, base);
+    const otherHost = (address: string) => this.site.otherHost(address, page.address);
+    for (const one of hostedReferences(root, page.page, otherHost))
+      this.stylesheets.hosted.add(one.kind, one, [page.page]);
+    const found = pageFaces(
+      { root, file: page.page, sheets, fontFaces, withPlaces: this.withPlaces },
+      this.styles,
+    );
+    for (const inner of await this.framesIn(page, root, depth)) {
+      for (const [key, face] of inner.faces) addFace(found.faces, key, face);
+      fontFaces.push(...inner.fontFaces);
+    }
+    return {
+      page: page.page,
+      ...found,
+      fontFaces,
+      preloads: await this.stylesheets.checkPreloads(preloadsOf(root, page.page), page, base),
+      scripts: isSource ? scriptsInstead(root) : 0,
+      hasScripts: elementsWithin(root).some(isScript),
+      isEncodingNamed: true,
+    };
+  }
+
+  /** Documents that stand in the page itself (HTML, section 4.8.5); addresses in them start where the page's do. */
+  private async framesIn(page: SitePage, root: SiteElement, depth: number): Promise<ScannedPage[]> {
+    const frames: ScannedPage[] = [];
+    if (depth >= deepestFrame) return frames;
+    for (const { name, attributes } of elementsWithin(root)) {
+      const html = name === 'iframe' ? attributes.get('srcdoc') : undefined;
+      if (html !== undefined) frames.push(await this.scanText(page, html, false, depth + 1));
+    }
+    return frames;
+  }
+
+  /** What was found beside the demand since the last call. */
+  takeFound(): Omit<FoundOnSite, 'pages'> {
+    const { problems, hosted, linkedSheets } = this.stylesheets;
+    const found = { problems: problems.all(), hosted: hosted.all(), sheets: linkedSheets.all() };
+    for (const one of [problems, hosted, linkedSheets]) one.clear();
+    return found;
+  }
+}
+
+/** How deep documents may stand in each other. */
+const deepestFrame = 3;
+
+function addFace(faces: Map<string, PageFace>, key: string, face: PageFace): void {
+  const known = faces.get(key);
+  if (!known) {
+    faces.set(key, face);
+    return;
+  }
+  for (const character of face.drawn) known.drawn.add(character);
+  for (const character of face.possible) known.possible.add(character);
+  for (const letter of face.marked) known.marked.add(letter);
+  for (const [rule, asker] of face.rules) if (!known.rules.has(rule)) known.rules.set(rule, asker);
+  for (const name of ['features', 'variations', 'typedIn'] as const)
+    for (const one of face[name]) known[name].add(one);
+}
+
+function addAsPossible(faces: Map<string, PageFace>, key: string, face: PageFace): void {
+  const known = faces.get(key);
+  if (!known) {
+    faces.set(key, { ...face, drawn: new Set(), possible: new Set([...face.drawn, ...face.possible]) });
+    return;
+  }
+  for (const character of [...face.drawn, ...face.possible])
+    if (!known.drawn.has(character)) known.possible.add(character);
+}
+
+/** Whether an element is a program, not data (HTML, section 4.12.1). */
+const isScript = ({ name, attributes }: SiteElement): boolean =>
+  name === 'script' && /^(|module|.*javascript)$/i.test(attributes.get('type') ?? '');
+
+/** Pages with fewer letters are likely to get the others from a script. */
+const fewLetters = 60;
+
+function scriptsInstead(root: SiteElement): number {
+  let scripts = 0;
+  let letters = 0;
+  for (const element of elementsWithin(root)) {
+    const { name } = element;
+    if (name === 'script') {
+      if (isScript(element)) scripts++;
+    } else if (!/^(style|title|noscript)$/.test(name)) letters += ownText(element).replace(/\s/g, '').length;
+    if (letters > fewLetters) return 0;
+  }
+  return scripts;
+}

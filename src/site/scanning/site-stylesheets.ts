@@ -1,0 +1,156 @@
+import type { Site, SitePage } from './site.js';
+import { readRules, type FontFaceDescriptors, type StyleRules } from '../css/rules.js';
+import { behindBase } from '../html/base-url.js';
+import { decodedStylesheet } from '../html/encoding.js';
+import type { LinkedSheet, StylesheetSource } from '../html/stylesheets.js';
+import type { Preload } from '../usage/preloads.js';
+import type { HostedReference } from '../usage/hosted-references.js';
+import { newProblems, newReferences, newStylesheets, type SiteProblem } from '../usage/found-on-pages.js';
+
+/** A stylesheet that was read. */
+interface Sheet extends LinkedSheet {
+  address: string;
+  /** What of its faces' files isn't here. */
+  problems: SiteProblem[];
+  hosted: HostedReference[];
+}
+
+/** Style elements that stand on many pages are the same mostly; those of applications may differ on each. */
+const mostInline = 500;
+
+/** The stylesheets of a site, each read once, and what could not be had. */
+export class SiteStylesheets {
+  private readonly sheets = new Map<string, Promise<Sheet>>();
+  private readonly inline = new Map<string, StyleRules>();
+  readonly problems = newProblems();
+  readonly hosted = newReferences();
+  readonly linkedSheets = newStylesheets();
+  /** Addresses by the file that is shown, for links in it. */
+  private readonly addresses = new Map<string, string>();
+
+  constructor(private readonly site: Site) {}
+
+  /** @param base what the page's links start from, where it says so */
+  for(page: SitePage, base: string | undefined): StylesheetSource {
+    this.addresses.set(page.page, page.address);
+    return {
+      inline: (css, file, line) => {
+        const key = `${file}:${line}:${css}`;
+        let rules = this.inline.get(key);
+        if (!rules) {
+          if (this.inline.size >= mostInline) this.inline.clear();
+          this.inline.set(key, (rules = readRules(css, file, Math.max(1, line))));
+        }
+        return rules;
+      },
+      linked: (address, from, place) =>
+        this.linked(from === page.page ? behindBase(address, base) : address, from, place, page.page),
+    };
+  }
+
+  /** Notes what of the files isn't here that the rules of a page itself name. */
+  async checkFaces(
+    faces: readonly FontFaceDescriptors[],
+    page: SitePage,
+    base: string | undefined,
+  ): Promise<void> {
+    const own = faces.filter(({ file }) => file === page.page);
+    for (const one of await this.missingSources(own, page.address, base))
+      if ('code' in one) this.problems.add(one.code, one, [page.page]);
+      else this.hosted.add(one.kind, one, [page.page]);
+  }
+
+  /** Where preloaded fonts are; those that aren't there are noted. */
+  async checkPreloads(
+    preloads: readonly Omit<Preload, 'address'>[],
+    page: SitePage,
+    base: string | undefined,
+  ): Promise<Preload[]> {
+    const checked: Preload[] = [];
+    for (const preload of preloads) {
+      const url = behindBase(preload.url, base);
+      const isHere = this.site.otherHost(url, page.address) === undefined;
+      const address = isHere ? await this.site.addressOf(url, page.address) : undefined;
+      if (isHere && address === undefined) {
+        const { file, line } = preload;
+        const nearest = this.site.nearest(url, page.address);
+        this.problems.add('preload', { code: 'font-missing', url, file, line, nearest }, [page.page]);
+      }
+      checked.push({ ...preload, address });
+    }
+    return checked;
+  }
+
+  /** @param place asked for its line only where there is something to say of it */
+  private async linked(address: string, from: string, place: { readonly line: number }, page: string) {
+    const start = this.addresses.get(from) ?? '';
+    if (this.site.otherHost(address, start) !== undefined) {
+      const kind = from === page ? 'stylesheet' : 'import';
+      this.hosted.add(kind, { kind, url: address, file: from, line: place.line }, [page]);
+      const home = this.site.adopted?.(address);
+      return home === undefined ? undefined : this.sheetAt(home, from, place, page);
+    }
+    const found = await this.site.addressOf(address, start);
+    if (found === undefined) {
+      const nearest = this.site.nearest(address, start);
+      const { line } = place;
+      const problem = { code: 'stylesheet-missing', url: address, file: from, line, nearest } as const;
+      this.problems.add(problem.code, problem, [page]);
+      return undefined;
+    }
+    return this.sheetAt(found, from, place, page);
+  }
+
+  /** @param found where it is */
+  private async sheetAt(
+    found: string,
+    from: string,
+    place: { readonly line: number },
+    page: string,
+  ): Promise<LinkedSheet> {
+    let sheet = this.sheets.get(found);
+    if (!sheet) this.sheets.set(found, (sheet = this.read(found)));
+    const { problems, hosted, ...read } = await sheet;
+    this.addresses.set(read.file, read.address);
+    for (const one of problems) this.problems.add(one.code, one, [page]);
+    for (const one of hosted) this.hosted.add(one.kind, one, [page]);
+    const { rules, hasOthers, imports } = read.rules;
+    if (rules.length === 0 && !hasOthers && imports.length === 0)
+      this.linkedSheets.add('sheet', { url: read.file, file: from, line: place.line }, [page]);
+    return read;
+  }
+
+  private async read(address: string): Promise<Sheet> {
+    const file = this.site.shown(address);
+    const rules = readRules(decodedStylesheet((await this.site.read(address)) ?? new Uint8Array()), file);
+    const missing = await this.missingSources(rules.fontFaces, address);
+    const problems = missing.filter((one) => 'code' in one);
+    return { file, address, rules, problems, hosted: missing.filter((one) => 'kind' in one) };
+  }
+
+  /** Font files that aren't there, or not here. */
+  private async missingSources(
+    faces: readonly FontFaceDescriptors[],
+    from: string,
+    base?: string,
+  ): Promise<(SiteProblem | HostedReference)[]> {
+    const found: (SiteProblem | HostedReference)[] = [];
+    for (const { sources, file, line, family } of faces) {
+      for (const source of sources) {
+        if (source.url === undefined || /^data:/i.test(source.url)) continue;
+        const url = behindBase(source.url, base);
+        if (this.site.otherHost(url, from) !== undefined) found.push({ kind: 'font', url, file, line });
+        else {
+          const address = await this.site.addressOf(url, from);
+          if (address !== undefined) source.address = address;
+          else {
+            source.isMissing = true;
+            const nearest = this.site.nearest(url, from);
+            found.push({ code: 'font-missing', url, file, line, family, nearest });
+          }
+        }
+      }
+    }
+    return found;
+  }
+}

@@ -1,0 +1,263 @@
+import { cpSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { basename, join } from 'node:path';
+import { globSync } from 'tinyglobby';
+import { cli, tree } from '../../test-support/cli.js';
+import { sampleFonts } from '../../test-support/paths.js';
+import { difference, startPhotographer } from './pictures.js';
+import { fileAt, serveCounting, type CountedRequest, type CountingServer } from './serve.js';
+import { startStandIn } from './stand-in.js';
+
+export interface HomecomingRequest {
+  /** A folder that is served as a site. */
+  site: string;
+  /** Globs of its pages; all if none is named. */
+  pages: readonly string[];
+  mostPages: number;
+  runsScripts: boolean;
+  engines: readonly ('chromium' | 'firefox')[];
+  /** What the hosts serve that its pages ask, by host: `hosted/faces.example/a.css`. */
+  hosted?: string | undefined;
+  /** Where the copy and the pictures that differ stay. */
+  keep?: string | undefined;
+  say: (line: string) => void;
+}
+
+export interface HomecomingReport {
+  pictures: number;
+  differing: number;
+  /** Of all pages at 1280 px in the first engine. */
+  bytesBefore: number;
+  bytesAfter: number;
+  problems: string[];
+}
+
+interface Shot {
+  pictures: Buffer[];
+  requests: CountedRequest[];
+}
+
+const widths = [1280, 390];
+
+/** The loop in a copy: adopt, init, build, wire; pages before and after; then undo. */
+export async function homecoming(request: HomecomingRequest): Promise<HomecomingReport> {
+  const folder = request.keep ?? mkdtempSync(join(tmpdir(), 'dense-glyph-homecoming-'));
+  rmSync(folder, { recursive: true, force: true });
+  const project = join(folder, 'project');
+  const site = join(project, 'site');
+  mkdirSync(project, { recursive: true });
+  cpSync(request.site, site, { recursive: true, filter: (path) => basename(path) !== 'node_modules' });
+  const drawings = {
+    upright: readFileSync(join(sampleFonts, 'FerrywakeSans-Variable.ttf')),
+    italic: readFileSync(join(sampleFonts, 'FerrywakeSans-VariableItalic.ttf')),
+  };
+  const standIn = await startStandIn(request.hosted, familiesNamed(site), drawings);
+  try {
+    askStandIn(site, standIn.origin);
+    const before = join(folder, 'before');
+    cpSync(site, before, { recursive: true });
+    const report: HomecomingReport = {
+      pictures: 0,
+      differing: 0,
+      bytesBefore: 0,
+      bytesAfter: 0,
+      problems: [],
+    };
+    const stays = await bringHome(project, folder, new URL(standIn.origin).host, request, report);
+    const pages = pagesOf(site, request);
+    if (request.engines.length > 0)
+      await compare({ before, after: site, pages, standIn, stays }, request, report, folder);
+    await cli(['wire', '--undo'], project);
+    report.problems.push(...notUndone(before, site));
+    return report;
+  } finally {
+    await standIn.close();
+    if (!request.keep) rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+interface Told {
+  findings?: { code: string; severity: string; message: string; place: { file?: string; url?: string } }[];
+}
+
+/** @returns addresses of hosts that go on being asked, as the commands say */
+async function bringHome(
+  project: string,
+  folder: string,
+  host: string,
+  { runsScripts, say }: HomecomingRequest,
+  report: HomecomingReport,
+): Promise<string> {
+  const run = async (...args: string[]) => {
+    const started = Date.now();
+    const { code, out, err } = await cli([...args, '--json'], project);
+    writeFileSync(join(folder, `${args[0]}.json`), out + err);
+    say(`${args.join(' ')}: ${code} (${((Date.now() - started) / 1000).toFixed(1)} s)`);
+    return { code, err, told: (out === '' ? {} : JSON.parse(out)) as Told };
+  };
+  const scripts = runsScripts ? ['--run-scripts'] : [];
+  const adopted = await run('adopt', 'site', '--out', 'fonts', '--allow-host', host);
+  const isEmpty = /nothing here asks another host/.test(adopted.err);
+  if (adopted.err !== '' && !isEmpty) report.problems.push(`adopt: ${adopted.code} ${adopted.err.trim()}`);
+  const failed = (adopted.told.findings ?? [])
+    .filter(({ code }) => code === 'host-failed')
+    .map(({ place }) => place.url ?? '');
+  const drafted = await run('init', '--site', 'site', ...scripts);
+  if (drafted.code !== 0) {
+    if (!/there is no font file here/.test(drafted.err))
+      report.problems.push(`init: ${drafted.code} ${drafted.err.trim()}`);
+    return failed.join(' ');
+  }
+  const built = await run('build', ...scripts);
+  if (built.code !== 0) report.problems.push(`build: ${built.code} ${built.err.trim()}`);
+  const wired = await run('wire');
+  if (wired.code !== 0) report.problems.push(`wire: ${wired.code} ${wired.err.trim()}`);
+  const findings = wired.told.findings ?? [];
+  for (const { code, message, place } of findings)
+    if (code === 'drawn-otherwise') report.problems.push(`wire says: ${place.file}: ${message}`);
+  return [
+    ...failed,
+    ...findings.filter(({ code }) => code === 'reference-stays').map(({ message }) => message),
+  ].join(' ');
+}
+
+async function compare(
+  {
+    before,
+    after,
+    pages,
+    standIn,
+    stays,
+  }: { before: string; after: string; pages: readonly string[]; standIn: CountingServer; stays: string },
+  request: HomecomingRequest,
+  report: HomecomingReport,
+  folder: string,
+): Promise<void> {
+  const served = [
+    await serveCounting((url) => fileAt(before, url)),
+    await serveCounting((url) => fileAt(after, url)),
+  ];
+  try {
+    for (const engine of request.engines) {
+      const photographer = await startPhotographer(engine);
+      try {
+        for (const page of pages) {
+          for (const width of widths) {
+            const shots: Shot[] = [];
+            for (const server of served) {
+              const shot: Shot = { pictures: [], requests: [] };
+              for (let i = 0; i < 2; i++) {
+                server.take();
+                standIn.take();
+                shot.pictures.push(await photographer.shoot(`${server.origin}/${page}`, width));
+                shot.requests = [
+                  ...server.take(),
+                  ...standIn.take().map((one) => ({ ...one, path: `host${one.path}` })),
+                ];
+              }
+              shots.push(shot);
+            }
+            const place = `${page} at ${width} px in ${engine}`;
+            report.pictures++;
+            const found = difference(shots[0].pictures, shots[1].pictures);
+            if (found) {
+              report.differing++;
+              report.problems.push(`${place}: ${found.pixels} pixels differ, at ${found.box.join(' ')}`);
+              const name = `${page.replace(/[^a-z0-9]+/gi, '-')}-${width}-${engine}`;
+              writeFileSync(join(folder, `${name}-before.png`), shots[0].pictures[0]);
+              writeFileSync(join(folder, `${name}-after.png`), shots[1].pictures[0]);
+            }
+            report.problems.push(...requestProblems(place, shots[0], shots[1], stays));
+            if (engine === request.engines[0] && width === widths[0]) {
+              report.bytesBefore += fetched(shots[0]);
+              report.bytesAfter += fetched(shots[1]);
+            }
+          }
+        }
+      } finally {
+        await photographer.close();
+      }
+    }
+  } finally {
+    await Promise.all(served.map((server) => server.close()));
+  }
+}
+
+/** Bytes of stylesheets and fonts. */
+const fetched = ({ requests }: Shot): number =>
+  requests
+    .filter(({ path }) => /\.(css|woff2?|ttf|otf|eot)\b|^host/.test(path))
+    .reduce((sum, one) => sum + one.bytes, 0);
+
+function requestProblems(place: string, before: Shot, after: Shot, stays: string): string[] {
+  const problems: string[] = [];
+  const missing = ({ requests }: Shot) =>
+    new Set(requests.filter(({ status }) => status === 404).map(({ path }) => path));
+  const known = missing(before);
+  for (const path of missing(after)) if (!known.has(path)) problems.push(`${place}: ${path} is not there`);
+  const hosted = after.requests
+    .filter(({ path }) => path.startsWith('host'))
+    .map(({ path }) => path.slice('host'.length))
+    .filter((path) => !stays.includes(path));
+  if (hosted.length > 0) problems.push(`${place}: still asks ${[...new Set(hosted)].join(', ')}`);
+  const more = fetched(after) - fetched(before);
+  if (more > 0) problems.push(`${place}: fetches ${more} bytes more (${fetched(before)} before)`);
+  return problems;
+}
+
+/** Families that stylesheets and pages name. */
+function familiesNamed(site: string): string[] {
+  const found = new Set<string>();
+  for (const text of textsIn(site)) {
+    for (const [, value] of text.matchAll(/font(?:-family)?\s*:\s*([^;}]+)/gi))
+      for (const [, quoted, plain] of value.matchAll(/["']([^"']+)["']|([A-Z][\w-]*(?: [A-Z][\w-]*)*)/g))
+        found.add((quoted ?? plain).trim());
+  }
+  return [...found].filter((name) => name.length > 2);
+}
+
+const isText = (path: string) => /\.(x?html?|css)$/i.test(path);
+const textsIn = (site: string) =>
+  tree(site)
+    .filter(isText)
+    .map((path) => readFileSync(join(site, path), 'latin1'));
+
+const hostedUrl = /(?:https?:)?\/\/([a-z0-9.-]+\.[a-z]{2,})(\/[^"'\s)>]*)?/gi;
+
+/** Links of stylesheets, and imports, ask the stand-in in the place of hosts. */
+function askStandIn(site: string, origin: string): void {
+  for (const path of tree(site).filter(isText)) {
+    const text = readFileSync(join(site, path), 'latin1');
+    const atStandIn = (part: string) =>
+      part.replace(hostedUrl, (_, host: string, rest = '') => `${origin}/${host}${rest}`);
+    const changed = text
+      .replace(/<link\b[^>]*>/gi, (link) =>
+        /rel\s*=\s*["']?[^"'>]*(stylesheet|preconnect|dns-prefetch|preload)/i.test(link)
+          ? atStandIn(link)
+          : link,
+      )
+      .replace(/@import[^;]*;/gi, atStandIn);
+    if (changed !== text) writeFileSync(join(site, path), changed, 'latin1');
+  }
+}
+
+function pagesOf(site: string, { pages, mostPages }: HomecomingRequest): string[] {
+  const globs = pages.length > 0 ? [...pages] : ['**/*.{html,htm,xhtml}'];
+  const chosen = globSync(globs, { cwd: site, ignore: ['**/type/**', '**/node_modules/**'] }).sort();
+  const step = Math.max(1, chosen.length / mostPages);
+  return chosen.filter((_, i) => Math.floor(i / step) !== Math.floor((i - 1) / step)).slice(0, mostPages);
+}
+
+/** What of the site isn't as it was, but for the kit. */
+function notUndone(before: string, after: string): string[] {
+  const isKit = (path: string) => path.startsWith('type/') || path.includes('/type/');
+  const [was, is] = [tree(before), tree(after).filter((path) => !isKit(path))];
+  const problems = is.filter((path) => !was.includes(path)).map((path) => `undo: ${path} is left over`);
+  for (const path of was) {
+    if (isKit(path)) continue;
+    if (!existsSync(join(after, path))) problems.push(`undo: ${path} is gone`);
+    else if (!readFileSync(join(before, path)).equals(readFileSync(join(after, path))))
+      problems.push(`undo: ${path} is not as it was`);
+  }
+  return problems;
+}

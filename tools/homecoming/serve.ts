@@ -1,0 +1,88 @@
+// Servers of this machine that write down what was asked, and send texts compressed as others do
+import { createServer, type IncomingMessage } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { readFileSync, statSync } from 'node:fs';
+import { extname, join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+
+export interface CountedRequest {
+  path: string;
+  /** As they were sent, without headers. */
+  bytes: number;
+  status: number;
+}
+
+export interface CountingServer {
+  origin: string;
+  /** Requests since the last call. */
+  take: () => CountedRequest[];
+  close: () => Promise<void>;
+}
+
+const types: Readonly<Record<string, string>> = {
+  '.html': 'text/html',
+  '.htm': 'text/html',
+  '.xhtml': 'application/xhtml+xml',
+  '.css': 'text/css',
+  '.js': 'text/javascript',
+  '.mjs': 'text/javascript',
+  '.json': 'application/json',
+  '.svg': 'image/svg+xml',
+  '.png': 'image/png',
+  '.jpg': 'image/jpeg',
+  '.jpeg': 'image/jpeg',
+  '.gif': 'image/gif',
+  '.webp': 'image/webp',
+  '.ico': 'image/x-icon',
+  '.woff2': 'font/woff2',
+  '.woff': 'font/woff',
+  '.ttf': 'font/ttf',
+  '.otf': 'font/otf',
+  '.eot': 'application/vnd.ms-fontobject',
+};
+const isText = /^text|json|svg|xml/;
+
+export const typeOf = (path: string): string =>
+  types[extname(path).toLowerCase()] ?? 'application/octet-stream';
+
+/** @param contentOf what is behind a URL; undefined for what isn't there */
+export async function serveCounting(
+  contentOf: (url: string, request: IncomingMessage) => { bytes: Uint8Array; type: string } | undefined,
+): Promise<CountingServer> {
+  const requests: CountedRequest[] = [];
+  const server = createServer((request, response) => {
+    const path = request.url ?? '/';
+    const found = contentOf(path, request);
+    const headers = { 'access-control-allow-origin': '*', 'cache-control': 'max-age=600' };
+    if (!found) {
+      requests.push({ path, bytes: 0, status: 404 });
+      response.writeHead(404, headers).end();
+      return;
+    }
+    const body = isText.test(found.type) ? gzipSync(found.bytes) : found.bytes;
+    requests.push({ path, bytes: body.length, status: 200 });
+    const encoding = body === found.bytes ? {} : { 'content-encoding': 'gzip' };
+    response.writeHead(200, { ...headers, ...encoding, 'content-type': found.type }).end(body);
+  });
+  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
+  return {
+    origin: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
+    take: () => requests.splice(0),
+    close: () =>
+      new Promise((done) => {
+        server.close(() => done());
+        server.closeAllConnections();
+      }),
+  };
+}
+
+/** A file of a folder, by the path of a URL; an index of a folder. */
+export function fileAt(folder: string, url: string): { bytes: Uint8Array; type: string } | undefined {
+  try {
+    const path = join(folder, join('/', decodeURIComponent(url.replace(/[?#].*$/s, ''))));
+    const file = statSync(path).isDirectory() ? join(path, 'index.html') : path;
+    return { bytes: readFileSync(file), type: typeOf(file) };
+  } catch {
+    return undefined;
+  }
+}
