@@ -66,7 +66,10 @@ async function startPuppeteer(name: 'chromium' | 'firefox'): Promise<Engine> {
     args: name === 'chromium' ? ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] : [],
   });
   const page = await browser.newPage();
-  await page.setViewport({ width: 1280, height: 800 });
+  // The size is set first; some versions of Firefox don't know the orientation, which follows.
+  await page.setViewport({ width: 1280, height: 800 }).catch((cause: unknown) => {
+    if (name !== 'firefox' || !/setScreenOrientationOverride/.test(String(cause))) throw cause;
+  });
   return {
     open: async (url) => {
       await page.goto(url, { waitUntil: 'load' });

@@ -1,5 +1,6 @@
 import { cosmiconfig } from 'cosmiconfig';
-import { dirname, relative, resolve } from 'node:path';
+import { readFileSync } from 'node:fs';
+import { basename, dirname, relative, resolve } from 'node:path';
 import { DenseGlyphError } from '../errors.js';
 import { readConfig } from './read.js';
 import type { KitConfig } from './schema.js';
@@ -42,11 +43,12 @@ export async function loadConfig(folder: string, path?: string): Promise<LoadedC
     if ((cause as NodeJS.ErrnoException).code === 'ENOENT') {
       throw new DenseGlyphError('config-missing', 'there is no such file', { file: shown }, undefined, cause);
     }
-    const reason = (cause instanceof Error ? cause.message : String(cause)).split('\n')[0];
+    const path = (cause as { filepath?: string }).filepath ?? resolve(folder, shown);
+    const { reason, ...place } = syntaxMistake(cause, path);
     throw new DenseGlyphError(
       'config-invalid',
       `it cannot be read: ${reason}`,
-      { file: shown },
+      { file: relative(folder, path) || shown, ...place },
       'correct its syntax',
       cause,
     );
@@ -66,4 +68,30 @@ export async function loadConfig(folder: string, path?: string): Promise<LoadedC
     file,
     base: dirname(found.filepath),
   };
+}
+
+/** What a parser of YAML, JSON or a program says is wrong, and where. */
+function syntaxMistake(cause: unknown, file: string): { reason: string; line?: number; column?: number } {
+  const { message, mark, reason, stack } = cause as Error & {
+    reason?: string;
+    mark?: { line: number; column: number };
+  };
+  if (reason !== undefined && mark) return { reason, line: mark.line + 1, column: mark.column + 1 };
+  // A parser's error may begin with the file, and go on with a picture of it.
+  const [first = String(cause)] = String(message)
+    .split('\n')
+    .filter((line) => !/^(?:YAML|JSON) Error in /.test(line));
+  // What stands before the place that is wrong.
+  const [, before] = /\.\.\."([^]*)" is not valid JSON/.exec(first) ?? [];
+  if (before !== undefined) {
+    const text = readFileSync(file, 'utf8');
+    const at = text.lastIndexOf(before) + before.length;
+    const lines = text.slice(0, at).split('\n');
+    return { reason: first.replace(/, \.\.\.".*$/s, ''), line: lines.length, column: lines.at(-1)!.length };
+  }
+  // The loader tries another way then, and tells what came of that.
+  if (/^Cannot require\(\)|^require\(\) of ES Module/.test(first))
+    return { reason: `it is no module that can be loaded; node --check ${basename(file)} says why` };
+  const line = Number(new RegExp(`${basename(file).replace(/[^a-z]/g, '.')}:(\\d+)`).exec(stack ?? '')?.[1]);
+  return { reason: first.replace(/\.$/, ''), ...(line > 0 ? { line } : {}) };
 }

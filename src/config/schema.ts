@@ -31,8 +31,10 @@ const oneOrMore = (_: unknown, original: unknown): unknown =>
 
 const describedBy = (meta: KeyMeta) => meta;
 
+const text = () => string().typeError('write one text');
+
 const listOfTexts = (description: string) =>
-  array(string().required())
+  array(text().required())
     .transform(oneOrMore)
     .meta(describedBy({ description, oneOrMore: true }));
 
@@ -87,10 +89,10 @@ const charactersSchema = object({
       }),
     ),
   languages: listOfTexts('Languages whose characters are kept too (BCP 47).'),
-  ranges: string()
+  ranges: text()
     .test('ranges', 'write ranges as unicode-range does, as in "U+2190-2199"', isRanges)
     .meta(describedBy({ description: 'Ranges that are kept too, as unicode-range writes them.' })),
-  also: string().meta(describedBy({ description: 'Characters that are kept too.' })),
+  also: text().meta(describedBy({ description: 'Characters that are kept too.' })),
 });
 
 /** `90 kB`, `1.5 MB` or a number of bytes, as bytes; anything else stays as it is. */
@@ -122,7 +124,7 @@ const budgetSchema = object({
 });
 
 const loadingSchema = object({
-  display: string()
+  display: text()
     .oneOf(displays, `write ${listed(displays)}`)
     .default('swap' as const)
     .meta(describedBy({ description: 'font-display of the rules.' })),
@@ -151,7 +153,7 @@ const fileItem = {
 };
 
 const familySchema = object({
-  family: string()
+  family: text()
     .required('name the family as the stylesheet should call it')
     .meta(describedBy({ description: 'The name for font-family.' })),
   files: mixed(areFiles)
@@ -170,7 +172,7 @@ const familySchema = object({
         jsonSchema: { anyOf: [fileItem, { type: 'array', items: fileItem, minItems: 1 }] },
       }),
     ),
-  role: string()
+  role: text()
     .matches(/^[a-z][a-z0-9-]*$/, 'use small letters, digits and hyphens, as in "body"')
     .defined()
     .when('family', ([family], schema) => schema.default(() => slug(String(family))))
@@ -197,13 +199,13 @@ const familySchema = object({
   characters: charactersSchema
     .default(undefined)
     .meta(describedBy({ description: 'Which characters its faces are cut to; the kit’s, if left out.' })),
-  rights: string().meta(
+  rights: text().meta(
     describedBy({ description: 'Who says that the family may be used; goes into the ledger.' }),
   ),
 }).meta(describedBy({ description: 'A family of the kit.' }));
 
 const siteSchema = object({
-  root: string()
+  root: text()
     .required('name the folder that is served as the site')
     .meta(describedBy({ description: 'The folder that is served as the site.' })),
   pages: listOfTexts('Its pages, as globs below the root; all, if left out.'),
@@ -223,11 +225,11 @@ const isBaseUrl = (url: string): boolean =>
   (/^(?:https?:)?\/\/[^/?#]+[^?#]*$/i.test(url) && URL.canParse(url, 'https://site.invalid/'));
 
 const outputSchema = object({
-  folder: string()
+  folder: text()
     .required('name the folder that the kit is written to')
     .matches(/^[^?#]*$/, 'choose a name without ? and #, which URLs give a meaning of their own')
     .meta(describedBy({ description: 'Where the kit goes; the whole folder is the kit’s.' })),
-  url: string()
+  url: text()
     .test('url', urlAdvice, (value) => value === undefined || isBaseUrl(value))
     .meta(describedBy({ description: 'What browsers ask for, as in /type/; relative URLs if left out.' })),
 });
@@ -242,7 +244,7 @@ export const configSchema = object({
   characters: charactersSchema
     .default(undefined)
     .meta(describedBy({ description: 'Which characters faces are cut to.' })),
-  rest: string()
+  rest: text()
     .oneOf(['keep', 'drop'] as const, 'write keep or drop')
     .default('keep' as const)
     .meta(

@@ -93,6 +93,16 @@ export const siteCharacters: readonly SiteCharacters[] = [
       'U+1F00-1F15, U+1F18-1F1D, U+1F20-1F45, U+1F48-1F4D, U+1F50-1F57, U+1F59, U+1F5B, U+1F5D, U+1F5F-1F7D, U+1F80-1FB4, U+1FB6-1FC4, U+1FC6-1FD3, U+1FD6-1FDB, U+1FDD-1FEF, U+1FF2-1FF4, U+1FF6-1FFE',
     why: 'letters with breathings and iota below, of which CLDR lists a part',
   },
+  { scripts: ['Armn'], characters: 'U+2024', why: '․: the Armenian dot of abbreviations' },
+  { scripts: ['Mong'], characters: 'U+180B-180E', why: 'selectors of forms, and the sign that keeps a vowel apart' },
+  {
+    languages: ['be', 'mai', 'nv', 'sms', 'uk', 'uz'],
+    characters: 'U+2BC',
+    why: 'ʼ: an apostrophe that is a letter, or part of one',
+  },
+  { languages: ['sms'], characters: 'U+2B9', why: 'ʹ: palatalisation, in every other word' },
+  { languages: ['skr'], characters: 'U+68B, U+6B1, U+6BB', why: 'letters of Saraiki, which CLDR doesn’t list' },
+  { languages: ['csw'], characters: 'U+1401-1676', why: 'syllables of Swampy Cree, of which CLDR lists a part' },
   { languages: ['nl'], characters: 'U+132-133', why: 'Ĳ ĳ, which older texts have as one letter' },
   {
     languages: ['cs', 'sk', 'de', 'ro'],

@@ -1,8 +1,7 @@
-import { statSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { DenseGlyphError, inFile } from '../errors.js';
 import type { NamedFile } from '../core/source/named-file.js';
-import { readBytes, shownPath } from './read.js';
+import { infoOf, readBytes, shownPath } from './read.js';
 
 /** A font file that a call or a config names, by itself or in an archive. */
 export interface FontFile extends NamedFile {
@@ -70,7 +69,7 @@ export async function readFontFiles(path: string, base: string): Promise<FontFil
 /** The file that a path leads through, as in `family.zip/Regular.ttf`; undefined where it leads to a file itself. */
 function archiveAround(path: string): string | undefined {
   for (let at = dirname(path); dirname(at) !== at; at = dirname(at)) {
-    const info = statSync(at, { throwIfNoEntry: false });
+    const info = infoOf(at);
     if (info) return info.isFile() ? at : undefined;
   }
   return undefined;

@@ -1,4 +1,4 @@
-import { existsSync, readFileSync, realpathSync, statSync } from 'node:fs';
+import { existsSync, readFileSync, realpathSync, statSync, type Stats } from 'node:fs';
 import { dirname, isAbsolute, join, relative, resolve } from 'node:path';
 import { DenseGlyphError } from '../errors.js';
 
@@ -32,7 +32,16 @@ function readingFailed(cause: unknown): string {
 }
 
 /** Bytes of a file; 0 for what can't be read, which is said when it is. */
-export const sizeOfFile = (path: string): number => statSync(path, { throwIfNoEntry: false })?.size ?? 0;
+export const sizeOfFile = (path: string): number => infoOf(path)?.size ?? 0;
+
+/** What is at a path; nothing where there is nothing, or a file is in the place of a folder above. */
+export function infoOf(path: string): Stats | undefined {
+  try {
+    return statSync(path);
+  } catch {
+    return undefined;
+  }
+}
 
 /** A path as the user would write it, with slashes. @param base the folder of the call or of the config */
 export const shownPath = (path: string, base: string): string =>
@@ -59,5 +68,4 @@ export function packageOf(path: string): string {
 }
 
 /** @param path absolute */
-export const isFolder = (path: string): boolean =>
-  statSync(path, { throwIfNoEntry: false })?.isDirectory() ?? false;
+export const isFolder = (path: string): boolean => infoOf(path)?.isDirectory() ?? false;

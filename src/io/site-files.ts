@@ -1,7 +1,6 @@
-import { statSync } from 'node:fs';
 import { readdir } from 'node:fs/promises';
 import { dirname, join, resolve } from 'node:path';
-import { readBytes, shownPath } from './read.js';
+import { infoOf, readBytes, shownPath } from './read.js';
 
 /** The files of a site, as the readers of pages ask for them. @param folder of the call: paths are shown from there */
 export const siteFiles = (folder: string) => ({
@@ -38,7 +37,7 @@ function linkedFile(link: string, from: string, folder: string): string | undefi
   return roots.map((root) => resolve(join(root, path))).find(isFile);
 }
 
-const isFile = (path: string) => statSync(path, { throwIfNoEntry: false })?.isFile() === true;
+const isFile = (path: string) => infoOf(path)?.isFile() === true;
 
 function foldersUpTo(start: string, end: string): string[] {
   const folders = [start];

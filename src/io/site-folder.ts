@@ -1,9 +1,9 @@
-import { readdirSync, statSync } from 'node:fs';
+import { readdirSync } from 'node:fs';
 import { basename, dirname, join, relative, resolve, sep } from 'node:path';
 import { glob, isDynamicPattern } from 'tinyglobby';
 import { DenseGlyphError } from '../errors.js';
 import { plainAddress } from './addresses.js';
-import { readBytes, shownPath, sizeOfFile } from './read.js';
+import { infoOf, readBytes, shownPath, sizeOfFile } from './read.js';
 
 /** A page on disk. */
 export interface FolderPage {
@@ -58,7 +58,7 @@ export async function readSite(
   let base = folder;
   for (const one of named.length > 0 ? named : ['.']) {
     const path = resolve(folder, one);
-    const info = statSync(path, { throwIfNoEntry: false });
+    const info = infoOf(path);
     let found: string[] = [];
     if (info?.isDirectory()) {
       if (named.length <= 1) base = path;
@@ -136,7 +136,7 @@ function linkedPath(address: string, from: string, root: string): string | undef
   const path = pathOf(address.trim());
   if (path === undefined) return undefined;
   const full = addressedPath(path, from, root);
-  return statSync(full, { throwIfNoEntry: false })?.isFile() ? full : undefined;
+  return infoOf(full)?.isFile() ? full : undefined;
 }
 
 /** As URLs have it: a path that leads out of the root ends at the root. Files outside of it are beside each other. */

@@ -137,7 +137,7 @@ describe.each(availableEngines())('in %s', (name) => {
       .take()
       .flatMap(({ path }) => /\/faces\/(.*)-[0-9a-f]{8}\.(\w+)$/.exec(path)?.[0] ?? []);
     expect(faces.length).toBeGreaterThanOrEqual(4);
-    expect(faces.filter((path) => !/-site-[0-9a-f]{8}\.woff2$/.test(path))).toEqual([]);
+    expect(faces.filter((path) => !/-drawn-[0-9a-f]{8}\.woff2$/.test(path))).toEqual([]);
   });
 
   test('what visitors type beyond what the pages draw comes from the rest, and looks the same', async () => {

@@ -70,7 +70,10 @@ const show = `
 // WebKitGTK's driver gives no pictures without a window manager.
 describe.each(availableEngines().filter((name) => name !== 'webkit'))('in %s', (name) => {
   test('a kit of partial files draws what the partial files draw, from the site itself', async () => {
-    expect(wired.findings).toEqual([]);
+    // Pages that asked for a family that nobody declared there get it now, which is said.
+    expect(wired.findings.filter(({ message }) => !message.includes('drawn by a local font before'))).toEqual(
+      [],
+    );
     const engine: Engine = await startEngine(name);
     try {
       for (const page of pages) {

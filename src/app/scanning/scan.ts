@@ -124,11 +124,17 @@ function placesOf(places: readonly DrawnPlace[], characters: readonly number[]):
 const rangesText = (characters: Iterable<number>) =>
   unicodeRangeText(rangesOf([...characters].sort((a, b) => a - b)));
 
+/** What stands in the stylesheet itself is named, not repeated. */
+const shownUrl = (url: string): string =>
+  /^data:/i.test(url)
+    ? `${url.slice(0, url.indexOf(',') + 1 || 5).slice(0, 60)}… (${url.length} characters)`
+    : url;
+
 const drawingFace = ({ family, weight, style, source }: FaceRule): DrawingFace => ({
   family,
   weight: rangeText(weight),
   style,
-  url: source?.url ?? '',
+  url: shownUrl(source?.url ?? ''),
 });
 
 function facesOfSite(scanned: readonly Scanned[]): ScanResult['faces'] {

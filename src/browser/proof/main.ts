@@ -3,7 +3,7 @@ import { find, findAll } from '../elements.js';
 
 type State = FontFaceLoadStatus | 'off';
 
-const stylesheet = find<HTMLLinkElement>('#kit');
+const stylesheet = find<HTMLStyleElement>('#kit');
 const toggle = find<HTMLInputElement>('#switch');
 
 const unquoted = (text: string) => text.replace(/^["']|["']$/g, '');

@@ -64,6 +64,7 @@ export function kitLines(manifest: Manifest, folder: string, changed: boolean, a
     ...wholeNotes(faces),
     ...apartNotes(faces.map(({ face }) => face)),
     ...faces.flatMap(({ family, face }) => demandNotes(family, face)),
+    ...languageNotes(faces),
     ...droppedNotes(faces.map(({ face }) => face)),
     ...faces.flatMap(({ face }) =>
       face.parts
@@ -117,11 +118,22 @@ function demandNotes(family: string, { weight, style, demand, parts }: ManifestF
       `${name}: pages ask for ${demand.weights.join(', ')} in ${kilobytes(bytes)}; ${files} would weigh some ${sum}`,
     );
   }
-  if (demand.languages.length > 0)
-    notes.push(
-      `${name}: ${demand.languages.join(', ')} came in, as visitors type in it or a script brings the text`,
-    );
   return notes;
+}
+
+/** Languages that came in, said once for all faces that have the same. */
+function languageNotes(faces: readonly { family: string; face: ManifestFace }[]): string[] {
+  const found = new Map<string, string[]>();
+  for (const { family, face } of faces) {
+    const languages = face.demand?.languages.join(', ') ?? '';
+    if (languages === '') continue;
+    const name = `${family} ${face.weight.replace(' ', '–')}${face.style === 'normal' ? '' : ` ${face.style}`}`;
+    found.set(languages, [...(found.get(languages) ?? []), name]);
+  }
+  return [...found].map(
+    ([languages, names]) =>
+      `${names.length === faces.length ? 'every face' : names.join(', ')}: ${languages} came in, as visitors type in it or a script brings the text`,
+  );
 }
 
 /** What a visitor's text loses between two parts, of all faces. */

@@ -1,3 +1,4 @@
+import { distance } from 'fastest-levenshtein';
 import colors from 'picocolors';
 import type { ScannedFace, ScanResult } from '../../app/scanning/scan.js';
 import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
@@ -129,6 +130,8 @@ export function traceLines({ faces, pages }: ScanResult, what: string, width: nu
   const exact = faces.filter(({ asked }) => faceText(asked).toLowerCase() === text);
   const named =
     exact.length > 0 ? exact : faces.filter(({ asked }) => faceText(asked).toLowerCase().startsWith(text));
+  const near = named.length === 0 ? nearFamily(what, faces) : undefined;
+  if (near !== undefined) return [`No page asks for ${what}; did you mean ${near}?`];
   const wanted = [...new Set(what)].map((character) => character.codePointAt(0)!);
   const found =
     named.length > 0
@@ -151,6 +154,20 @@ export function traceLines({ faces, pages }: ScanResult, what: string, width: nu
     ...placeLines(pages, face, named.length > 0 ? undefined : wanted),
     '',
   ]);
+}
+
+/** So many letters make a name; of fewer the characters may be meant. */
+const shortestName = 4;
+
+/** A family whose name is nearly what was written. */
+function nearFamily(what: string, faces: readonly SiteFace[]): string | undefined {
+  const text = what.replace(/\s+\d+.*$/, '').toLowerCase();
+  if (text.length < shortestName || !/^[\p{L}\p{N} '-]+$/u.test(text)) return undefined;
+  const families = [...new Set(faces.map(({ asked }) => asked.family))];
+  const steps = (family: string) => distance(text, family.toLowerCase());
+  const isNear = (family: string) =>
+    family.toLowerCase().includes(text) || steps(family) <= Math.max(1, Math.floor(text.length / 4));
+  return families.filter(isNear).sort((a, b) => steps(a) - steps(b))[0];
 }
 
 const placesShown = 8;

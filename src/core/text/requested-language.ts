@@ -56,6 +56,7 @@ export function requestedLanguage(tag: string): RequestedLanguage {
       more.addAll(parseUnicodeRanges(characters));
   }
   for (const character of commonIdeographs(script)) more.add(character.codePointAt(0)!);
+  addScriptSigns(more, script);
   const characters = new CodePointSet([...letters.codePoints(), ...more.codePoints()]);
   addCaseForms(characters, tag);
   addCapitals(characters, script);
@@ -248,6 +249,37 @@ function commonIdeographs(script: string): string {
   }
   const text = new TextDecoder(rows.encoding).decode(Uint8Array.from(bytes));
   return text.replace(/[^\p{Script=Han}]/gu, '');
+}
+
+/** Their signs are those of all scripts, which CLDR lists language by language; or far too many, of which sites have some. */
+const withoutOwnSigns: ReadonlySet<string> = new Set([
+  'Cyrl',
+  'Grek',
+  'Hans',
+  'Hant',
+  'Jpan',
+  'Kore',
+  'Latn',
+]);
+
+/** Where scripts have punctuation and digits of their own: in no others are there any that extend to few scripts. */
+const signBlocks: readonly (readonly [first: number, last: number])[] = [
+  [0x300, 0x1fff],
+  [0x2010, 0x2027],
+  [0x2e00, 0x2e7f],
+  [0xa4d0, 0xabff],
+  [0x10100, 0x11fff],
+  [0x16a00, 0x16fff],
+  [0x1e000, 0x1ecff],
+];
+
+/** Punctuation and digits of a script (UAX 24, Script_Extensions; general categories P, Nd and No). */
+function addScriptSigns(set: CodePointSet, script: string): void {
+  if (withoutOwnSigns.has(script)) return;
+  const names = scriptsWithin(script).map((name) => `\\p{Script_Extensions=${name}}`);
+  const pattern = new RegExp(`^(?=[\\p{P}\\p{Nd}\\p{No}])[${names.join('')}]$`, 'u');
+  for (const [first, last] of signBlocks)
+    for (let c = first; c <= last; c++) if (pattern.test(String.fromCodePoint(c))) set.add(c);
 }
 
 function addCurrency(set: CodePointSet, region: string | undefined): void {

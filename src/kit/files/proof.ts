@@ -8,7 +8,7 @@ import type { LoadedFace, LoadedFamily } from '../planning/loading.js';
 import { fetchedPart, restOf, type Part, type Slice } from '../planning/made.js';
 import { script as pageScript, style as pageStyle } from '../../browser/built/proof.js';
 import { sampleTexts } from './sample-text.js';
-import { faceRules } from './stylesheet.js';
+import { faceRules, stylesheetFile } from './stylesheet.js';
 
 /** Pixels: from a headline down to the smallest text that is still read. */
 const waterfall = [64, 48, 36, 28, 22, 18, 16, 15, 14, 13, 12];
@@ -30,7 +30,7 @@ export function proofFile(kit: MadeKit): string {
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <title>Proof of the kit</title>
-<link rel="stylesheet" href="kit.css" id="kit">
+<style id="kit">${stylesheetFile({ ...kit, address: { fromRoot: kit.address.fromRoot } }).replace(/<(?=\/style)/gi, '\\3c ')}</style>
 <style>${pageStyle}</style>
 <header>
   <h1>Proof of the kit</h1>

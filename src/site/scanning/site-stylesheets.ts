@@ -86,8 +86,9 @@ export class SiteStylesheets {
     const start = this.addresses.get(from) ?? '';
     if (this.site.otherHost(address, start) !== undefined) {
       const kind = from === page ? 'stylesheet' : 'import';
-      this.hosted.add(kind, { kind, url: address, file: from, line: place.line }, [page]);
       const home = this.site.adopted?.(address);
+      const isRead = home !== undefined;
+      this.hosted.add(kind, { kind, url: address, file: from, line: place.line, isRead }, [page]);
       return home === undefined ? undefined : this.sheetAt(home, from, place, page);
     }
     const found = await this.site.addressOf(address, start);

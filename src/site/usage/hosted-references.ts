@@ -7,6 +7,8 @@ export interface HostedReference {
   url: string;
   file: string;
   line: number;
+  /** Of a stylesheet: whether it was read, as it had come home. */
+  isRead?: boolean;
 }
 
 const kinds: readonly HostedReference['kind'][] = ['preconnect', 'dns-prefetch', 'preload'];

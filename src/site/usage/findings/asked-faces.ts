@@ -1,6 +1,6 @@
 import { rangeText } from '../../../core/face/index.js';
 import { finding } from '../../../findings.js';
-import { fakedBy, type FaceRule, type MatchedFace } from '../declared-faces.js';
+import { fakedBy, needsNoGlyph, type FaceRule, type MatchedFace } from '../declared-faces.js';
 import type { PageFace } from '../page-face.js';
 import { placeOf, ruleFor, type Collector } from './collector.js';
 
@@ -61,7 +61,9 @@ export class LackingCharacters {
     const groups = face.groups.filter(({ drawn }) => drawn.length > 0);
     if (!groups.some((group) => isOwn(group.face) && group.face?.supply)) return;
     for (const { face: other, drawn } of groups) {
-      const told = drawn.filter((character) => !emoji.test(String.fromCodePoint(character)));
+      const told = drawn.filter(
+        (character) => !needsNoGlyph(character) && !emoji.test(String.fromCodePoint(character)),
+      );
       if (isOwn(other) || told.length === 0) continue;
       const next = stack[stack.indexOf(asked.family) + 1];
       const instead =

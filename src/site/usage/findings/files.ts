@@ -39,11 +39,14 @@ const waits: Partial<Readonly<Record<HostedReference['kind'], string>>> = {
     'text waits for the script to come and to run, then for what it asks for, and for a connection to each of their hosts, which learn of each visitor',
 };
 
-export function hostedReference(reference: OnPages<HostedReference>, collected: Collector): void {
-  const { kind, url, file, line } = reference;
+/** @param references to one address */
+export function hostedReference(references: readonly OnPages<HostedReference>[], collected: Collector): void {
+  const [{ kind, url, file, line }, ...others] = references;
   const host = /^(?:https?:)?\/\/([^/?#]*)/i.exec(url)?.[1] ?? url;
-  const message = `${kindWords[kind]} another host, ${host}`;
+  const also = others.length > 0 ? `, asked in ${references.length} places` : '';
+  const message = `${kindWords[kind]} another host, ${host}${also}`;
   const effect = waits[kind];
   const place = { file, line, url, ...(effect ? { effect } : {}) };
-  collected.add(finding('hosted-reference', message, place), reference.pages);
+  const pages = new Set(references.flatMap((one) => one.pages));
+  collected.add(finding('hosted-reference', message, place), pages);
 }

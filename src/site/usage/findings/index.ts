@@ -1,5 +1,7 @@
 /** What is wrong on a site, each with the rule or the line to change. */
 import { finding } from '../../../findings.js';
+import type { OnPages } from '../found-on-pages.js';
+import type { HostedReference } from '../hosted-references.js';
 import { fakedStyles, LackingCharacters, undeclaredFamily } from './asked-faces.js';
 import { Collector, type SiteFinding } from './collector.js';
 import type { FoundOnSite, PageDemand } from './demand.js';
@@ -13,11 +15,14 @@ export type { FoundOnSite, PageDemand, SiteFinding };
 export function siteFindings(pages: readonly PageDemand[], found: FoundOnSite): SiteFinding[] {
   const collected = new Collector();
   const lacking = new LackingCharacters();
+  const unread = found.hosted.filter(
+    ({ kind, isRead }) => (kind === 'stylesheet' || kind === 'import') && !isRead,
+  );
   for (const page of pages) {
     for (const face of page.faces) {
       if (face.groups.length === 0) continue;
       const asked = { page: page.page, face, rules: page.rules };
-      undeclaredFamily(asked, collected);
+      if (!mayBeDeclared(page, face.stack[0], unread)) undeclaredFamily(asked, collected);
       fakedStyles(asked, collected);
       lacking.look(asked);
     }
@@ -34,6 +39,34 @@ export function siteFindings(pages: readonly PageDemand[], found: FoundOnSite): 
   lacking.tell(collected);
   declaredRules(pages, found.sheets, collected);
   for (const problem of found.problems) missingFile(problem, collected);
-  for (const reference of found.hosted) hostedReference(reference, collected);
+  for (const references of byAddress(found.hosted)) hostedReference(references, collected);
   return collected.all();
+}
+
+/**
+ * Whether a stylesheet of another host that nobody has read here may declare a family: its address names it, or none that the
+ * page asks for.
+ */
+function mayBeDeclared(
+  { page, faces }: PageDemand,
+  family: string | undefined,
+  unread: readonly OnPages<HostedReference>[],
+): boolean {
+  const plain = (text: string) => text.toLowerCase().replace(/%20|[^\p{L}\p{N}]/gu, '');
+  const names = (url: string, one: string | undefined) =>
+    one !== undefined && plain(url).includes(plain(one));
+  return unread.some(
+    ({ url, pages }) =>
+      pages.includes(page) && (names(url, family) || !faces.some(({ stack }) => names(url, stack[0]))),
+  );
+}
+
+/** References that ask for the same are told once. */
+function byAddress(hosted: FoundOnSite['hosted']): OnPages<HostedReference>[][] {
+  const groups = new Map<string, OnPages<HostedReference>[]>();
+  for (const one of hosted) {
+    const key = `${one.kind} ${one.url}`;
+    groups.set(key, [...(groups.get(key) ?? []), one]);
+  }
+  return [...groups.values()];
 }
