@@ -1,9 +1,15 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { spawn } from 'node:child_process';
-import { cpSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { spawn, spawnSync } from 'node:child_process';
+import { cpSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { load } from 'js-yaml';
+import type { BuildResult, WireResult } from '#src/index.js';
+import { openFont } from '#src/core/containers/index.js';
+import { writeSfnt } from '#src/core/sfnt/write.js';
+import { fontOf } from '#src/core/sfnt/font.js';
+import { cmap } from '#src/core/tables/index.js';
 import { startFontHost, type FontHost } from '#src/rehearsal/font-host.js';
+import { zipOf } from '../../test-support/archives.js';
 import { cli, inFolder } from '../../test-support/cli.js';
 import { readSample, root, sampleFonts } from '../../test-support/paths.js';
 
@@ -173,4 +179,129 @@ describe('init', () => {
       },
     ),
   );
+
+  test('rules of the site are the truth about a face, one for each that they declare', () =>
+    inProject(
+      {
+        'index.html': page(
+          `@font-face { font-family: quay; font-weight: 700; src: url(a.eot); src: url(a.eot?#x) format("embedded-opentype"), url(a.woff2) format("woff2") }
+           @font-face { font-family: Quay; font-style: italic; size-adjust: 90%; src: url(a.woff2) }
+           @font-face { font-family: Quay; src: url(a.woff2) }
+           p { font: 1em Quay, Verdana }`,
+          '<p>Boat <b>six</b> <i>to nine</i>',
+        ),
+      },
+      async (run, folder) => {
+        await run(
+          'convert',
+          join(sampleFonts, 'FerrywakeSans-Regular.ttf'),
+          '--to',
+          'woff2,eot',
+          '--out',
+          'public',
+        );
+        renameSync(join(folder, 'public/FerrywakeSans-Regular.woff2'), join(folder, 'public/a.woff2'));
+        renameSync(join(folder, 'public/FerrywakeSans-Regular.eot'), join(folder, 'public/a.eot'));
+        cpSync(join(sampleFonts, 'FerrywakeSans-Bold.ttf'), join(folder, 'public/Quay-Bold.ttf'));
+        expect((await run('init')).code).toBe(0);
+        const { text, config } = configIn(folder);
+        expect(config.families).toMatchObject([
+          {
+            family: 'Quay',
+            files: [
+              { file: 'public/a.woff2', face: '700' },
+              { file: 'public/a.woff2', face: '400 italic', 'size-adjust': '90%' },
+              { file: 'public/a.woff2', face: '400' },
+            ],
+          },
+        ]);
+        expect(text).toContain('# public/a.eot is not used: browsers take a.woff2 from the same rule.');
+        const { out } = await run('build', '--json');
+        const { manifest } = JSON.parse(out) as BuildResult;
+        const [{ faces }] = manifest.families;
+        expect(faces.map(({ weight, style, descriptors }) => [weight, style, descriptors])).toEqual([
+          ['400', 'normal', undefined],
+          ['700', 'normal', undefined],
+          ['400', 'italic', { 'size-adjust': '90%' }],
+        ]);
+        // One file to fetch, whatever rules declare of it.
+        expect(new Set(faces.map(({ parts }) => parts[0].file)).size).toBe(1);
+        expect(faces[1].findings.map(({ code }) => code)).toContain('rule-disagrees');
+        const { out: wired } = await run('wire', '--json');
+        expect((JSON.parse(wired) as WireResult).findings).toEqual([]);
+      },
+    ));
+
+  test('fonts in an archive are built from; what cannot be read is told and passed over', () =>
+    inProject({ 'index.html': page('p { font: 1em "Ferrywake Sans" }', '<p>Boat') }, async (run, folder) => {
+      const put = (name: string, bytes: Uint8Array | string) => writeFileSync(join(folder, name), bytes);
+      put('fonts.zip', await zipOf({ 'kit/Regular.ttf': readSample('FerrywakeSans-Regular.ttf') }));
+      put('empty.zip', await zipOf({ 'a.txt': Buffer.from('x') }));
+      put('broken.woff2', 'wOF2 and nothing else');
+      put('ledger.json', '{"entries": 1}');
+      mkdirSync(join(folder, 'pipes'));
+      spawnSync('mkfifo', [join(folder, 'pipes/x.ttf')]);
+      const { code } = await run('init');
+      const { text, config } = configIn(folder);
+      expect([code, config.families]).toMatchObject([0, [{ files: ['fonts.zip/kit/Regular.ttf'] }]]);
+      expect(text.match(/^# .* is passed over/gm)?.sort()).toEqual([
+        '# broken.woff2 is passed over',
+        '# empty.zip is passed over',
+      ]);
+      expect((await run('build', '--quiet')).code).toBe(0);
+      expect(
+        (await run('build', 'fonts.zip', '--out', 'public/other', '--site', 'public', '--quiet')).code,
+      ).toBe(0);
+    }));
+
+  test('icons have a role of their own; where no page draws any font, they are comments', () =>
+    inProject(
+      {
+        'index.html': page(
+          '.a::before { content: "\\e001"; font-family: Signs } p { font: 1em "Ferrywake Sans" }',
+          '<p><i class=a></i>Boat',
+        ),
+      },
+      async (run, folder) => {
+        const { font } = openFont(readSample('FerrywakeSans-Bold.ttf'));
+        const subtable = { format: 12, language: 0, groups: Uint32Array.of(0xe000, 0xe019, 40) } as const;
+        const signs = { version: 0, encodingRecords: [{ platformID: 3, encodingID: 10, subtable }] };
+        writeFileSync(
+          join(folder, 'signs.ttf'),
+          writeSfnt(fontOf(font.flavour, font.tables().set('cmap', cmap.serialise(signs)))),
+        );
+        cpSync(join(sampleFonts, 'FerrywakeSans-Regular.ttf'), join(folder, 'a.ttf'));
+        const css = readFileSync(join(folder, 'public/index.html'), 'utf8');
+        writeFileSync(
+          join(folder, 'public/index.html'),
+          css.replace('<style>', '<style>@font-face { font-family: Signs; src: url(../signs.ttf) }'),
+        );
+        cpSync(join(folder, 'signs.ttf'), join(folder, 'public/signs.ttf'));
+        writeFileSync(
+          join(folder, 'public/index.html'),
+          css.replace(
+            '<style>',
+            '<style>@font-face { font-family: Signs; font-weight: 700; src: url(signs.ttf) }',
+          ),
+        );
+        await run('init');
+        expect(configIn(folder).config.families.map(({ family, role }) => [family, role])).toEqual([
+          ['Signs', 'icons'],
+          ['Ferrywake Sans', 'body'],
+        ]);
+        const { out } = await run('build', '--json');
+        const { manifest } = JSON.parse(out) as BuildResult;
+        expect(manifest.preloads).toEqual([expect.stringContaining('ferrywake-sans')]);
+        expect(manifest.families[0].faces[0].display).toBe('block');
+
+        rmSync(join(folder, 'dense-glyph.config.yaml'));
+        writeFileSync(join(folder, 'public/index.html'), '<!doctype html><p>Boat');
+        await run('init', 'a.ttf', '--site', 'public');
+        expect(configIn(folder).text).toMatch(
+          /^families: \[\] {3}# no page draws any of the fonts at hand\n# Ferrywake Sans is left out/m,
+        );
+        expect((await run('build', '--quiet')).code).toBe(0);
+        expect((await run('wire')).out).toContain('0 files changed');
+      },
+    ));
 });

@@ -273,6 +273,17 @@ const isComposedByShaping = (character: number) =>
   (character >= 0xfb1d && character <= 0xfb4e) || character === 0x09df;
 
 /** Composed characters of the font whose parts are all there; browsers put them together. */
+/** What letters and marks of a set are composed to by text shaping, as far as the font has it. */
+export function composedOf(set: CodePointSet, available: CodePointSet): number[] {
+  const found: number[] = [];
+  addComposed(
+    available,
+    (character) => set.has(character),
+    (character) => found.push(character),
+  );
+  return found;
+}
+
 function addComposed(
   available: CodePointSet,
   has: (codePoint: number) => boolean,

@@ -10,7 +10,7 @@ import { fontOf, type Font } from '../sfnt/font.js';
 import { cmap, head, hmtx, maxp } from '../tables/index.js';
 import { CodePointSet } from '../text/code-point-set.js';
 import { mappedCharacters } from '../text/mapped-characters.js';
-import { companionsOf, shapingOf, textKindsOf } from './companions.js';
+import { companionsOf, composedOf, shapingOf, textKindsOf } from './companions.js';
 import { isWantedFeature, type FeatureChoice } from './features.js';
 import { charactersOfGlyphs, fittedLetters, isFittedByLetters } from './fitted-letters.js';
 import { inOrder, type GlyphOrder } from './glyph-order.js';
@@ -183,12 +183,23 @@ function charactersOf(
     font.table(head).unitsPerEm;
   const drawn = companionsOf(wanted, available, kinds, shapingOf(gsub), advanceOf);
   const measured = hinting === 'keep' && isFittedByLetters(font) ? fittedLetters(wanted) : [];
-  const companions = [...new Set([...drawn, ...measured, ...(marks?.codePoints() ?? [])])]
+  const companions = [...new Set([...drawn, ...measured, ...withMarks(wanted, marks, available)])]
     .filter((c) => available.has(c) && !wanted.has(c))
     .sort((a, b) => a - b);
   const characters = new CodePointSet(companions);
   characters.addAll(wanted);
   return { characters, had, missing, companions, optional };
+}
+
+/**
+ * Marks for text that comes taken apart, and what they and letters of the set are composed to: else an accent hits its letter,
+ * as the font places it by the composed one.
+ */
+function withMarks(wanted: CodePointSet, marks: CodePointSet | undefined, available: CodePointSet): number[] {
+  if (!marks || marks.size === 0) return [];
+  const all = new CodePointSet();
+  for (const set of [wanted, marks]) all.addAll(set);
+  return [...marks.codePoints(), ...composedOf(all, available)];
 }
 
 /** Ranges often start at U+0000. Browsers draw controls by themselves (CSS Text 3, section 4.1). */

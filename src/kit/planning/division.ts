@@ -56,5 +56,32 @@ export function divided(
   }
   const marks = available.codePoints().filter((one) => /^\p{M}$/u.test(String.fromCodePoint(one)));
   if (marks.some((mark) => site.has(mark))) for (const mark of marks) site.add(mark);
+  for (const [one, other] of counterparts(available)) {
+    if (site.has(one)) site.add(other);
+    else if (site.has(other)) site.add(one);
+  }
+  if (site.size > 0) for (const one of available.codePoints()) if (isOfSpace(one)) site.add(one);
   return { site, rest: new CodePointSet(available.codePoints().filter((one) => !site.has(one))) };
+}
+
+/** Wide and narrow spaces, which browsers may make of the usual one; and selectors of forms, which belong to the letter before. */
+const isOfSpace = (character: number): boolean =>
+  (character >= 0x2000 && character <= 0x200a) ||
+  character === 0x202f ||
+  character === 0x205f ||
+  (character >= 0xfe00 && character <= 0xfe0f) ||
+  (character >= 0xe0100 && character <= 0xe01ef);
+
+/**
+ * Characters that are the same as another one to Unicode (compatibility ideographs, signs of units): Chromium draws a run with the
+ * first part that has either of them.
+ */
+function counterparts(available: CodePointSet): [number, number][] {
+  return available.codePoints().flatMap((character): [number, number][] => {
+    // Nothing before is one, and no ideograph of the main blocks and no syllable.
+    if (character < 0x300 || (character >= 0x3400 && character < 0xf900)) return [];
+    const [same, ...more] = String.fromCodePoint(character).normalize('NFD');
+    const other = same.codePointAt(0)!;
+    return more.length > 0 || other === character || !available.has(other) ? [] : [[character, other]];
+  });
 }

@@ -22,6 +22,8 @@ export interface ComputedStyle extends FontVariants {
   isListImage: boolean;
   emphasis: string;
   hyphenCharacter: string;
+  /** `text-security`, which browsers know with a prefix. */
+  security: string;
   hyphens: string;
   isVisible: boolean;
   /** Values of custom properties, shared where nothing of them changes. */
@@ -64,6 +66,7 @@ export const initialStyle: ComputedStyle = {
   isListImage: false,
   emphasis: 'none',
   hyphenCharacter: 'auto',
+  security: 'none',
   hyphens: 'manual',
   isVisible: true,
   custom: new Map(),
@@ -191,6 +194,7 @@ const properties: Readonly<Record<string, { keys: readonly Key[]; isInherited: b
   'text-emphasis': { keys: ['emphasis'], isInherited: true, set: word('emphasis') },
   'text-emphasis-style': { keys: ['emphasis'], isInherited: true, set: word('emphasis') },
   'hyphenate-character': { keys: ['hyphenCharacter'], isInherited: true, set: word('hyphenCharacter') },
+  'text-security': { keys: ['security'], isInherited: true, set: word('security') },
   hyphens: { keys: ['hyphens'], isInherited: true, set: word('hyphens') },
   visibility: {
     keys: ['isVisible'],

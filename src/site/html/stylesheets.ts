@@ -21,6 +21,8 @@ export interface PageStylesheets {
   sheets: PageSheet[];
   /** Rules that declare faces, with the conditions that they stand under. */
   fontFaces: FontFaceDescriptors[];
+  /** Descriptors of `@counter-style` rules by their names; of rules alike the last one. */
+  counterStyles: Map<string, ReadonlyMap<string, string>>;
 }
 
 /** How deep stylesheets may import each other. */
@@ -32,7 +34,7 @@ export async function stylesheetsOf(
   file: string,
   source: StylesheetSource,
 ): Promise<PageStylesheets> {
-  const found: PageStylesheets = { sheets: [], fontFaces: [] };
+  const found: PageStylesheets = { sheets: [], fontFaces: [], counterStyles: new Map() };
   for (const element of elementsWithin(root)) {
     const media = element.attributes.get('media') ?? '';
     const conditions: Condition[] = media.trim() === '' ? [] : [{ kind: 'media', text: media }];
@@ -84,6 +86,7 @@ async function addSheet(
     ]);
   }
   found.sheets.push({ origin: 'author', rules: rules.rules, conditions, layers: rules.layers, layer });
+  for (const [name, descriptors] of rules.counterStyles) found.counterStyles.set(name, descriptors);
   for (const face of rules.fontFaces)
     found.fontFaces.push(
       conditions.length === 0 ? face : { ...face, conditions: [...conditions, ...face.conditions] },

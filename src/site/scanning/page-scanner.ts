@@ -84,18 +84,20 @@ export class PageScanner {
     const source = this.stylesheets.for(page, base);
     const sheets = new Map<SiteElement | undefined, PageSheet[]>();
     const fontFaces: FontFaceDescriptors[] = [];
+    const counterStyles = new Map<string, ReadonlyMap<string, string>>();
     for (const tree of treesWithin(root)) {
       const found = await stylesheetsOf(tree, page.page, source);
       sheets.set(tree === root ? undefined : tree, found.sheets);
       // CSS Scoping 1, section 3.4: names of faces belong to the page; browsers read those of the page only.
       if (tree === root) fontFaces.push(...found.fontFaces);
+      for (const [name, descriptors] of found.counterStyles) counterStyles.set(name, descriptors);
     }
     await this.stylesheets.checkFaces(fontFaces, page, base);
     const otherHost = (address: string) => this.site.otherHost(address, page.address);
     for (const one of hostedReferences(root, page.page, otherHost))
       this.stylesheets.hosted.add(one.kind, one, [page.page]);
     const found = pageFaces(
-      { root, file: page.page, sheets, fontFaces, withPlaces: this.withPlaces },
+      { root, file: page.page, sheets, fontFaces, counterStyles, withPlaces: this.withPlaces },
       this.styles,
     );
     for (const inner of await this.framesIn(page, root, depth)) {

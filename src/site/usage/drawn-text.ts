@@ -4,7 +4,8 @@ import { initialStyle, type ComputedStyle } from '../cascade/computed.js';
 import type { PageStyles, StyledElement } from '../cascade/page-styles.js';
 import { languageOf } from '../css/selectors/index.js';
 import { elementsWithin, ownText, type SiteElement, type SiteNode } from '../html/document.js';
-import { Counters, contentText, isShape, markerText } from './generated-content.js';
+import { emphasisText, hyphenText, securityMark } from './drawn-marks.js';
+import { Counters, contentText, isShape, markerText, type CounterStyles } from './generated-content.js';
 import { isTextTransform, transformedPiece } from './transformed-text.js';
 
 /** A piece of text as it is drawn. */
@@ -61,9 +62,12 @@ export function drawnText(
   screens: readonly Screen[],
   varies: (element: SiteElement) => boolean,
   visit: (piece: DrawnPiece) => void,
+  counterStyles: CounterStyles = new Map(),
 ): void {
   const all = screens.map((_, i) => i);
-  new TextWalk(screens, varies, visit).walk(root, [{ style: initialStyle, isShown: true, screens: all }]);
+  new TextWalk(screens, varies, visit, counterStyles).walk(root, [
+    { style: initialStyle, isShown: true, screens: all },
+  ]);
 }
 
 /** Screens on which the element around has the same style. */
@@ -90,8 +94,9 @@ class TextWalk {
     private readonly screens: readonly Screen[],
     private readonly varies: (element: SiteElement) => boolean,
     private readonly visit: (piece: DrawnPiece) => void,
+    counterStyles: CounterStyles,
   ) {
-    this.counters = screens.map(() => new Counters());
+    this.counters = screens.map(() => new Counters(counterStyles));
   }
 
   walk(element: SiteElement, around: readonly Group[]): void {
@@ -144,7 +149,17 @@ class TextWalk {
       const shown = transformed(text, own, element);
       const isSeen = isOnLoad && isShown && own.isVisible && own.display !== 'none';
       const pseudo = name ? { pseudo: name } : {};
-      this.visit({ text: shown, style: own, element, isShown: isSeen, isDrawn, ...pseudo });
+      const mark = securityMark(own);
+      this.visit({ text: mark ?? shown, style: own, element, isShown: isSeen, isDrawn, ...pseudo });
+      // What is hidden so may be shown by a click.
+      if (mark !== undefined)
+        this.visit({ text: shown, style: own, element, isShown: false, isDrawn, ...pseudo });
+      const over = emphasisText(own);
+      if (over !== '')
+        this.visit({ text: over, style: own, element, isShown: isSeen, isDrawn, pseudo: 'emphasis' });
+      const hyphen = hyphenText(own);
+      if (hyphen !== '')
+        this.visit({ text: hyphen, style: own, element, isShown: false, isDrawn, pseudo: 'hyphen' });
       if (/small-caps|petite-caps/.test(own.caps) && shown.toUpperCase() !== shown) {
         const capitals = shown.toUpperCase();
         this.visit({
@@ -244,7 +259,7 @@ function sayMarker(
     return;
   }
   if (style.isListImage) return;
-  const text = markerText(style.listStyle, counters.value('list-item'));
+  const text = markerText(style.listStyle, counters.value('list-item'), counters.styles);
   if (text !== '') say(text, marker, 'marker');
 }
 

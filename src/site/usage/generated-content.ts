@@ -13,6 +13,9 @@ interface OpenCounter {
   scope: SiteElement | undefined;
 }
 
+/** Descriptors of `@counter-style` rules, by their names. */
+export type CounterStyles = ReadonlyMap<string, ReadonlyMap<string, string>>;
+
 /** Counters with the values that they have at a place of the document. */
 export class Counters {
   private readonly stacks = new Map<string, OpenCounter[]>();
@@ -20,6 +23,9 @@ export class Counters {
   private readonly scopes = new Set<SiteElement | undefined>();
   /** How deep quotation marks are open. */
   quoteDepth = 0;
+
+  /** @param styles of the page's own rules */
+  constructor(readonly styles: CounterStyles = new Map()) {}
 
   enter(element: SiteElement, style: ComputedStyle): void {
     if (element.name === 'ol' || element.name === 'ul' || element.name === 'menu') {
@@ -146,11 +152,11 @@ function functionText(part: readonly Token[], element: SiteElement, counters: Co
     case 'attr(':
       return element.attributes.get(words[0]?.toLowerCase() ?? '') ?? strings[0] ?? '';
     case 'counter(':
-      return counterText(words[1] ?? 'decimal', counters.value(words[0] ?? ''));
+      return counterText(words[1] ?? 'decimal', counters.value(words[0] ?? ''), counters.styles);
     case 'counters(':
       return counters
         .all(words[0] ?? '')
-        .map((value) => counterText(words[1] ?? 'decimal', value))
+        .map((value) => counterText(words[1] ?? 'decimal', value, counters.styles))
         .join(strings[0] ?? '');
     default:
       return '';
@@ -171,16 +177,49 @@ const shapes: ReadonlySet<string> = new Set([
 export const isShape = (listStyle: string): boolean => shapes.has(listStyle);
 
 /** The marker of a list item. */
-export function markerText(listStyle: string, value: number): string {
-  const [token] = tokensOf(listStyle);
-  if (token?.type === tokenTypes.String) return string.decode(token.text);
+export function markerText(listStyle: string, value: number, styles: CounterStyles = new Map()): string {
+  const tokens = tokensOf(listStyle);
+  if (tokens[0]?.type === tokenTypes.String) return string.decode(tokens[0].text);
+  // `symbols()` has no name, and counts with its strings.
+  if (/^symbols\($/i.test(tokens[0]?.text ?? '')) return `${stringsIn(tokens)} `;
+  const own = styles.get(listStyle);
+  if (own)
+    return `${counterText(listStyle, value, styles)}${stringsIn(tokensOf(own.get('suffix') ?? '". "'))}`;
   const word = listStyle.toLowerCase();
   if (shapes.has(word)) return '';
-  return `${counterText(word, value)}.`;
+  return `${counterText(word, value, styles)}.`;
+}
+
+/** Strings and words of a value, together. */
+const stringsIn = (tokens: readonly Token[]): string =>
+  tokens
+    .flatMap(({ type, text }) =>
+      type === tokenTypes.String
+        ? [string.decode(text)]
+        : type === tokenTypes.Ident
+          ? [ident.decode(text)]
+          : [],
+    )
+    .join('');
+
+/** Descriptors of a style that hold what it may draw (CSS Counter Styles 3, section 3). */
+const drawing = ['prefix', 'symbols', 'additive-symbols', 'negative', 'pad'] as const;
+/** Styles may extend and fall back to each other; in a circle that is nothing. */
+const deepest = 8;
+
+/** All that a style of the page may count with. */
+function ownSymbols(name: string, value: number, styles: CounterStyles, depth: number): string {
+  const own = styles.get(name);
+  if (!own || depth > deepest) return counterText(name, value, new Map());
+  const texts = drawing.map((one) => stringsIn(tokensOf(own.get(one) ?? '')));
+  const [, extended] = /^extends\s+(\S+)$/i.exec(own.get('system')?.trim() ?? '') ?? [];
+  const others = [extended, own.get('fallback')?.trim() ?? 'decimal'].filter((one) => one !== undefined);
+  return texts.join('') + others.map((one) => ownSymbols(one, value, styles, depth + 1)).join('');
 }
 
 /** @returns more than the number itself where the style's way of counting isn't known: all of its symbols */
-function counterText(style: string, value: number): string {
+function counterText(style: string, value: number, styles: CounterStyles): string {
+  if (styles.has(style)) return ownSymbols(style, value, styles, 0);
   switch (style) {
     case 'decimal':
       return String(value);

@@ -4,6 +4,7 @@ import { ident, string, tokenTypes } from 'css-tree';
 import { counterSymbols, markerSymbols } from '../../data/counter-styles.js';
 import { expanded, type CustomProperties } from '../css/custom-properties.js';
 import type { Declaration, Token } from '../css/stylesheet.js';
+import { emphasisMarks } from './drawn-marks.js';
 import { isTextTransform, type TextTransform } from './transformed-text.js';
 
 /** What a stylesheet draws besides the text of its pages. */
@@ -39,16 +40,6 @@ const counterDescriptors: ReadonlySet<string> = new Set([
   'suffix',
   'negative',
   'pad',
-]);
-/** Text Decoration 4, section 4.1: filled and open. */
-const emphasisMarks: ReadonlyMap<string, string> = new Map([
-  ['dot', '•◦'],
-  ['circle', '●○'],
-  ['double-circle', '◉◎'],
-  ['triangle', '▲△'],
-  ['sesame', '﹅﹆'],
-  ['filled', '●﹅'],
-  ['open', '○﹆'],
 ]);
 const smallCapitals: ReadonlySet<string> = new Set([
   'small-caps',

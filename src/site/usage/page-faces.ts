@@ -6,6 +6,7 @@ import type { PageSheet } from '../cascade/style-rules.js';
 import type { FontFaceDescriptors } from '../css/rules.js';
 import { elementsWithin, treesWithin, type SiteElement } from '../html/document.js';
 import { drawnText } from './drawn-text.js';
+import type { CounterStyles } from './generated-content.js';
 import { FaceCollector } from './face-collector.js';
 import type { PageFace } from './page-face.js';
 
@@ -17,13 +18,15 @@ export interface StyledPage {
   /** Stylesheets of the page, and of each shadow tree by its root. */
   sheets: ReadonlyMap<SiteElement | undefined, readonly PageSheet[]>;
   fontFaces: readonly FontFaceDescriptors[];
+  /** Of `@counter-style` rules, by their names. */
+  counterStyles?: CounterStyles;
   /** Whether to note which elements draw a face. */
   withPlaces: boolean;
 }
 
 /** Which faces a page asks for, and for which characters, on all screens, on paper and in all states. */
 export function pageFaces(
-  { root, file, sheets, fontFaces, withPlaces }: StyledPage,
+  { root, file, sheets, fontFaces, counterStyles = new Map(), withPlaces }: StyledPage,
   site: SiteStyles,
 ): { faces: Map<string, PageFace>; languages: string[] } {
   const trees = [...sheets].map(([tree, list]) => [tree, site.for(list)] as const);
@@ -48,6 +51,6 @@ export function pageFaces(
     isDrawn: certainty === 'drawn',
   }));
   const varies = (element: SiteElement) => atRest.varies(element) || inStates.varies(element);
-  drawnText(root, screens, varies, (piece) => faces.add(piece));
+  drawnText(root, screens, varies, (piece) => faces.add(piece), counterStyles);
   return { faces: faces.finish(), languages: [...languages] };
 }

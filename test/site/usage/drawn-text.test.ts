@@ -12,7 +12,7 @@ import { drawnText, type DrawnPiece } from '#src/site/usage/drawn-text.js';
 async function piecesOf(html: string): Promise<DrawnPiece[]> {
   const root = readDocument(html);
   const site = new SiteStyles();
-  const { sheets } = await stylesheetsOf(root, 'page.html', {
+  const { sheets, counterStyles } = await stylesheetsOf(root, 'page.html', {
     linked: () => Promise.resolve(undefined),
     inline: (css, file, line) => readRules(css, file, Math.max(1, line)),
   });
@@ -26,6 +26,7 @@ async function piecesOf(html: string): Promise<DrawnPiece[]> {
     [{ styles, isDrawn: true }],
     () => false,
     (piece) => pieces.push(piece),
+    counterStyles,
   );
   return pieces;
 }
@@ -225,4 +226,42 @@ test('fields that visitors type into are told with their language', async () => 
 test('white space that collapses is no text; a no-break space by itself is', async () => {
   const pieces = await piecesOf('<b>a</b> <b>b</b>&nbsp;<b>c</b>\n<b>d</b>');
   expect(pieces.map(({ text }) => text)).toEqual(['a', 'b', '\u00a0', 'c', 'd']);
+});
+
+describe('marks beside text, and in its place', () => {
+  test.each<[string, string, string, string[]]>([
+    [
+      'a style of counting',
+      '@counter-style boats { system: cyclic; symbols: "⛴" "⚓"; suffix: " » " } li { list-style: boats }',
+      '<ul><li>a</ul>',
+      ['⛴⚓1 »', 'a'],
+    ],
+    [
+      'one that extends another',
+      '@counter-style c { system: extends lower-roman; prefix: "§" } li { list-style-type: c }',
+      '<ol><li>a</ol>',
+      ['§i1.', 'a'],
+    ],
+    [
+      'one in a circle',
+      '@counter-style c { system: extends c; fallback: c; symbols: x } li { list-style-type: c }',
+      '<ol><li>a</ol>',
+      [expect.stringContaining('x') as never, 'a'],
+    ],
+    ['symbols()', 'li { list-style-type: symbols(cyclic "*" "†") }', '<ul><li>a</ul>', ['cyclic*†', 'a']],
+    ['emphasis', 'em { text-emphasis: "✦ star" }', '<em>a</em>', ['a', '✦']],
+    [
+      'emphasis by name, inherited',
+      'p { text-emphasis-style: open triangle }',
+      '<p><b>a</b>',
+      ['a', '○﹆▲△'],
+    ],
+    ['text that is hidden', 'i { -webkit-text-security: square }', '<i>a</i>', ['■']],
+  ])('%s', async (_, css, body, expected) => {
+    expect(await shownIn(`<style>${css}</style>${body}`)).toEqual(expected);
+  });
+
+  test('what words end with where they break may be drawn', async () => {
+    expect(await hiddenIn('<style>p { hyphenate-character: "‽" }</style><p>a')).toEqual(['‽']);
+  });
 });

@@ -1,0 +1,30 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { homecoming } from '../../tools/homecoming/loop.js';
+import { writePatterns } from '../../tools/homecoming/patterns.js';
+import { availableEngines } from '../../test-support/engines.js';
+
+let folder: string;
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-patterns-'));
+  await writePatterns(folder);
+});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+test('a site with every pattern that once changed in silence is drawn as before, with no more bytes, and comes back', async () => {
+  const engines = availableEngines().filter((name) => name !== 'webkit');
+  const report = await homecoming({
+    site: join(folder, 'site'),
+    hosted: join(folder, 'hosted'),
+    pages: [],
+    mostPages: 30,
+    runsScripts: true,
+    engines,
+    say: () => undefined,
+  });
+  expect(report.problems).toEqual([]);
+  expect(report.pictures).toBe(engines.length * 18);
+  expect(report.bytesAfter).toBeLessThan(report.bytesBefore / 2);
+}, 300_000);
