@@ -19,9 +19,8 @@ export async function serveFolder(folder: string, port = 0): Promise<ServedFolde
     dev: true,
     dotfiles: false,
     // A page says itself what it is encoded in.
-    setHeaders: (response) => {
-      const type = response.getHeader('content-type');
-      if (typeof type === 'string') response.setHeader('content-type', type.replace(/;\s*charset=.*/i, ''));
+    setHeaders: (response, path) => {
+      if (/\.html?$/i.test(path) || path.endsWith('/')) response.setHeader('content-type', 'text/html');
     },
   });
   const server = createServer((request, response) => {

@@ -2,12 +2,14 @@ import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } fr
 import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { openSources } from '#src/app/building/open-sources.js';
 import { mappedCharacters } from '#src/core/text/mapped-characters.js';
 import { startFontHost, type Fault, type FontHost } from '#src/rehearsal/font-host.js';
 import { openFont } from '#src/core/containers/index.js';
 import { denseGlyph } from '../../test-support/library.js';
 import { readSample } from '../../test-support/paths.js';
+import { LoggingServer } from '../../test-support/server.js';
 
 const { adopt } = denseGlyph;
 
@@ -256,5 +258,88 @@ describe('faces come home', () => {
     await expect(bring(['ftp://faces.example/a.css'])).rejects.toThrow('no http or https address');
     put('site/index.html', '<p>Pier');
     await expect(bring(['site'])).rejects.toThrow('nothing here asks another host for faces');
+  });
+
+  test('what a stylesheet has besides faces comes too, with what it names; the page is drawn from it', async () => {
+    const hosted = join(folder, 'hosted');
+    const css = `@import "more.css"; @font-face { font-family: Signs; src: url(${host.files}/files/tidelog-mono-400-400-normal-all.woff2) }
+.sign { font: 1em Signs; background: url(a%20b.svg#x) } i { src: url(data:x) }`;
+    await bring([`${host.styles}/css/tidelog-mono.css`]);
+    mkdirSync(hosted);
+    writeFileSync(join(hosted, 'signs.css'), css);
+    writeFileSync(join(hosted, 'more.css'), '.more { color: red }');
+    writeFileSync(join(hosted, 'a b.svg'), '<svg/>');
+    const server = await LoggingServer.start({ '/': hosted });
+    try {
+      put(
+        'site/index.html',
+        `<!doctype html><link rel=stylesheet href="${server.origin}/signs.css"><p class=sign>Pier`,
+      );
+      const { stylesheets } = await bring(['site'], {
+        allowHosts: [...hosts(), new URL(server.origin).host],
+      });
+      const sheet = stylesheets.find(({ url }) => url.endsWith('/signs.css'))!;
+      expect(sheet).toMatchObject({ families: ['Signs'], hasOthers: true });
+      const text = textIn(sheet.file!);
+      expect(text).toMatch(/^@import url\("127-0-0-1-more-\w{8}\.css"\);/);
+      expect(text).toMatch(/src: url\("\.\.\/signs-400n-\w{8}\.woff2"\) format\("woff2"\);/);
+      expect(text).toMatch(/background: url\("files\/a-20b-\w{8}\.svg#x"\)/);
+      expect(text).toContain('url(data:x)');
+      expect(readdirSync(join(folder, 'fonts/styles/files'))).toHaveLength(1);
+      // As a browser would read the host's.
+      const { faces } = await denseGlyph.scan({ site: ['site'], folder });
+      expect(faces.map(({ asked, drawnBy }) => [asked.family, drawnBy?.family])).toEqual([
+        ['Signs', 'Signs'],
+      ]);
+    } finally {
+      await server.close();
+    }
+  });
+
+  test('a stylesheet of a host reads no files of this machine; one of a package reads its own, also by imports', async () => {
+    put('secret.ttf', '');
+    writeFileSync(join(folder, 'secret.ttf'), readSample('TidelogMono-Regular.ttf'));
+    const hosted = join(folder, 'hosted');
+    mkdirSync(hosted);
+    const path = pathToFileURL(join(folder, 'secret.ttf')).href;
+    writeFileSync(
+      join(hosted, 'a.css'),
+      `@font-face { font-family: A; src: url(${path}) } @import url(file:///etc/passwd);`,
+    );
+    const server = await LoggingServer.start({ '/': hosted });
+    try {
+      const { faces, findings } = await bring([`${server.origin}/a.css`], {
+        allowHosts: [new URL(server.origin).host],
+      });
+      expect([faces, findings.map(({ message }) => message)]).toEqual([
+        [],
+        Array.from({ length: 2 }, () => expect.stringContaining('no business with')),
+      ]);
+    } finally {
+      await server.close();
+    }
+    put('package/package.json', '{}');
+    put('package/css/index.css', '@import "./400.css";');
+    put(
+      'package/css/400.css',
+      '@font-face { font-family: B; src: url(../files/b.ttf) } @font-face { font-family: C; src: url(../../secret.ttf) }',
+    );
+    put('package/files/b.ttf', '');
+    writeFileSync(join(folder, 'package/files/b.ttf'), readSample('TidelogMono-Regular.ttf'));
+    const { faces } = await bring(['package/css/index.css']);
+    expect(faces.map(({ rules }) => rules[0].family)).toEqual(['B']);
+  });
+
+  test('what a stylesheet leaves open swallows no other rule of faces.css', async () => {
+    const rule = (family: string, more = '') => `@font-face { font-family: ${family}; src: url(q.ttf)${more}`;
+    put(
+      'node_modules/face/index.css',
+      `${rule('A', '; font-feature-settings: "liga" 1, (; }')} ${rule('B', '}')} ${rule('C', '; ascent-override: 90%; font-style: oblique 4deg')}`,
+    );
+    writeFileSync(join(folder, 'node_modules/face/q.ttf'), readSample('TidelogMono-Regular.ttf'));
+    await bring(['node_modules/face/index.css']);
+    const css = textIn('faces.css');
+    expect(css.match(/^@font-face \{$/gm)?.length).toBe(css.match(/^\}$/gm)?.length);
+    expect(css).not.toContain('liga');
   });
 });

@@ -20,6 +20,11 @@ describe('addresses that a stylesheet has no business with (RFC 6890)', () => {
     ['a link, IPv6', 'fe80::1'],
     ['IPv4 in IPv6', '::ffff:10.0.0.1'],
     ['IPv4 behind a gateway', '64:ff9b::a00:1'],
+    ['behind a gateway of a network’s own', '64:ff9b:1::a00:1'],
+    ['IPv4 in a tunnel', '2002:7f00:1::'],
+    ['a site of old', 'fec0::1'],
+    ['IPv4 in the last digits', '::7f00:1'],
+    ['IPv4 translated', '::ffff:0:7f00:1'],
   ])('%s is inner: %s', (_, address) => expect(isInnerAddress(address)).toBe(true));
 
   test.each([
@@ -45,5 +50,13 @@ describe('addresses that a stylesheet has no business with (RFC 6890)', () => {
     const named = new HttpClient({ userAgent: 'test', namedHosts: new Set([new URL(url).host]), retries: 0 });
     await expect(named.get(url, '*/*')).rejects.not.toThrow('which nobody named');
     await named.end();
+  });
+
+  test('a host is let through on the port that was named, and no other', async () => {
+    const namedHosts = new Set(['localhost:10']);
+    const client = new HttpClient({ userAgent: 'test', namedHosts, retries: 0 });
+    await expect(client.get('http://localhost:9/a.css', '*/*')).rejects.toThrow('which nobody named');
+    await expect(client.get('http://localhost:10/a.css', '*/*')).rejects.not.toThrow('which nobody named');
+    await client.end();
   });
 });

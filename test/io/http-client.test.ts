@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { brotliCompressSync, deflateRawSync, deflateSync, gzipSync } from 'node:zlib';
 import { HttpClient } from '#src/io/http/index.js';
 
 /** What a server does at each path. */
@@ -10,6 +11,19 @@ const behaviours: Record<string, (send: (status: number, headers: object, body?:
   '/circle': (send) => send(301, { location: '/circle' }),
   '/none': (send) => send(404, {}, 'no'),
   '/untyped': (send) => send(200, {}, 'x'),
+};
+
+const text = Buffer.from('p { color: red }');
+/** Answers that are encoded, whether they were asked so or not (RFC 9110, section 8.4). */
+const bodies: Record<string, { encoding: string; body: Uint8Array }> = {
+  '/gzip': { encoding: 'gzip', body: gzipSync(text) },
+  '/br': { encoding: 'br', body: brotliCompressSync(text) },
+  '/deflate': { encoding: 'deflate', body: deflateSync(text) },
+  '/raw': { encoding: 'deflate', body: deflateRawSync(text) },
+  '/twice': { encoding: 'br, gzip', body: gzipSync(brotliCompressSync(text)) },
+  '/damaged': { encoding: 'gzip', body: gzipSync(text).subarray(0, 12) },
+  '/unknown': { encoding: 'zstandard', body: text },
+  '/bomb': { encoding: 'gzip', body: gzipSync(Buffer.alloc(40_000_000)) },
 };
 
 describe('the HTTP client', () => {
@@ -26,6 +40,11 @@ describe('the HTTP client', () => {
         response.writeHead(200, { 'content-length': '100' });
         response.write('half');
         setTimeout(() => response.destroy(), 20);
+        return;
+      }
+      const coded = bodies[path];
+      if (coded) {
+        response.writeHead(200, { 'content-encoding': coded.encoding }).end(coded.body);
         return;
       }
       if (path === '/huge') {
@@ -91,5 +110,17 @@ describe('the HTTP client', () => {
 
   test('nobody there is an error', async () => {
     await expect(client.get('http://127.0.0.1:9/', '*/*')).rejects.toMatchObject({ code: 'ECONNREFUSED' });
+  });
+
+  test.each(['/gzip', '/br', '/deflate', '/raw', '/twice'])('%s is decoded', async (path) => {
+    expect(Buffer.from((await client.get(origin + path, '*/*')).bytes).toString()).toBe(String(text));
+  });
+
+  test.each([
+    ['/damaged', /damaged/],
+    ['/unknown', /encoded as zstandard/],
+    ['/bomb', /more than 30000000 bytes/],
+  ])('%s is told', async (path, reason) => {
+    await expect(client.get(origin + path, '*/*')).rejects.toThrow(reason);
   });
 });

@@ -27,6 +27,7 @@ const report = await homecoming({
   pages: valuesOf('--pages'),
   mostPages: Number(most),
   runsScripts: args.includes('--scripts'),
+  widths: [1280, 390],
   engines: engines.split(',').filter((one) => one === 'chromium' || one === 'firefox'),
   hosted,
   keep,

@@ -16,6 +16,8 @@ export interface HomecomingRequest {
   mostPages: number;
   runsScripts: boolean;
   engines: readonly ('chromium' | 'firefox')[];
+  /** Of the window, in CSS pixels. */
+  widths: readonly number[];
   /** What the hosts serve that its pages ask, by host: `hosted/faces.example/a.css`. */
   hosted?: string | undefined;
   /** Where the copy and the pictures that differ stay. */
@@ -36,8 +38,6 @@ interface Shot {
   pictures: Buffer[];
   requests: CountedRequest[];
 }
-
-const widths = [1280, 390];
 
 /** The loop in a copy: adopt, init, build, wire; pages before and after; then undo. */
 export async function homecoming(request: HomecomingRequest): Promise<HomecomingReport> {
@@ -140,26 +140,41 @@ async function compare(
   try {
     for (const engine of request.engines) {
       const photographer = await startPhotographer(engine);
+      const shotOf = async (
+        server: CountingServer,
+        page: string,
+        width: number,
+        patience?: number,
+      ): Promise<Shot> => {
+        server.take();
+        standIn.take();
+        const picture = await photographer.shoot(`${server.origin}/${page}`, width, patience);
+        const hosted = standIn.take().map((one) => ({ ...one, path: `host${one.path}` }));
+        return { pictures: [picture], requests: [...server.take(), ...hosted] };
+      };
+      /** What moves by itself is looked at again, and left out. */
+      const lasting = async (
+        shots: readonly Shot[],
+        servers: readonly CountingServer[],
+        page: string,
+        width: number,
+      ) => {
+        if (shots[0].pictures[0].equals(shots[1].pictures[0])) return undefined;
+        for (const patience of [500, 2500]) {
+          for (const [i, server] of servers.entries())
+            shots[i].pictures.push(...(await shotOf(server, page, width, patience)).pictures);
+          if (!difference(shots[0].pictures, shots[1].pictures)) return undefined;
+        }
+        return difference(shots[0].pictures, shots[1].pictures);
+      };
       try {
         for (const page of pages) {
-          for (const width of widths) {
+          for (const width of request.widths) {
             const shots: Shot[] = [];
-            for (const server of served) {
-              const shot: Shot = { pictures: [], requests: [] };
-              for (let i = 0; i < 2; i++) {
-                server.take();
-                standIn.take();
-                shot.pictures.push(await photographer.shoot(`${server.origin}/${page}`, width));
-                shot.requests = [
-                  ...server.take(),
-                  ...standIn.take().map((one) => ({ ...one, path: `host${one.path}` })),
-                ];
-              }
-              shots.push(shot);
-            }
+            for (const server of served) shots.push(await shotOf(server, page, width));
+            const found = await lasting(shots, served, page, width);
             const place = `${page} at ${width} px in ${engine}`;
             report.pictures++;
-            const found = difference(shots[0].pictures, shots[1].pictures);
             if (found) {
               report.differing++;
               report.problems.push(`${place}: ${found.pixels} pixels differ, at ${found.box.join(' ')}`);
@@ -168,7 +183,7 @@ async function compare(
               writeFileSync(join(folder, `${name}-after.png`), shots[1].pictures[0]);
             }
             report.problems.push(...requestProblems(place, shots[0], shots[1], stays));
-            if (engine === request.engines[0] && width === widths[0]) {
+            if (engine === request.engines[0] && width === request.widths[0]) {
               report.bytesBefore += fetched(shots[0]);
               report.bytesAfter += fetched(shots[1]);
             }

@@ -41,8 +41,8 @@ const unhinted = `<?xml version="1.0"?><!DOCTYPE fontconfig SYSTEM "fonts.dtd"><
 const tallest = 6000;
 
 export interface Photographer {
-  /** @returns a PNG of the whole page */
-  shoot: (url: string, width: number) => Promise<Buffer>;
+  /** @param patience milliseconds without a request, after which a page counts as loaded @returns a PNG of the whole page */
+  shoot: (url: string, width: number, patience?: number) => Promise<Buffer>;
   close: () => Promise<void>;
 }
 
@@ -82,7 +82,7 @@ export async function startPhotographer(engine: Exclude<EngineName, 'webkit'>): 
       : {}),
   });
   return {
-    shoot: async (url, width) => {
+    shoot: async (url, width, patience = 120) => {
       // Each page as on a first visit.
       const context = await browser.createBrowserContext();
       const page = await context.newPage();
@@ -90,9 +90,8 @@ export async function startPhotographer(engine: Exclude<EngineName, 'webkit'>): 
       try {
         // The stock Firefox knows no screen orientation, which is set after the size.
         await page.setViewport({ width, height: 800 }).catch(() => undefined);
-        await page.goto(url, { waitUntil: 'networkidle0', timeout: 20_000 }).catch((cause: unknown) => {
-          if (!/timeout/i.test(String(cause))) throw cause;
-        });
+        await page.goto(url, { waitUntil: 'load', timeout: 20_000 }).catch(ifLate);
+        await page.waitForNetworkIdle({ idleTime: patience, timeout: 10_000 }).catch(ifLate);
         await page.evaluate(settled);
         const height = Number(await page.evaluate('Math.max(document.documentElement.scrollHeight, 1)'));
         const clip = { x: 0, y: 0, width, height: Math.min(height, tallest) };
@@ -106,6 +105,11 @@ export async function startPhotographer(engine: Exclude<EngineName, 'webkit'>): 
       rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
     },
   };
+}
+
+/** A page that never comes to rest is drawn as it is. */
+function ifLate(cause: unknown): void {
+  if (!/timeout/i.test(String(cause))) throw cause;
 }
 
 export interface Difference {

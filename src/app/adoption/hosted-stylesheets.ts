@@ -50,6 +50,9 @@ const askers: Readonly<Record<string, string>> = {
     'Mozilla/5.0 (Windows NT 10.0; Win64; x64) AppleWebKit/537.36 (KHTML, like Gecko) Chrome/140.0.0.0 Safari/537.36',
 };
 
+/** Why something that a stylesheet of a host names is left alone. */
+const notOfHosts = 'a file of this machine, which a stylesheet has no business with';
+
 /** How deep stylesheets may import each other, and how many are read for one call. */
 const deepest = 8;
 const mostStylesheets = 200;
@@ -130,9 +133,12 @@ export class HostedStylesheets {
     const rules = readRules(css, url);
     if (format === 'woff2') this.sheets.set(url, { address: answer.url, css, rules });
     this.noteFaces(rules.fontFaces, answer.url, first);
-    for (const one of rules.imports)
-      if (URL.canParse(one.url, answer.url))
-        await this.askAs(format, client, new URL(one.url, answer.url).href, first, depth + 1);
+    for (const one of rules.imports) {
+      if (!URL.canParse(one.url, answer.url)) continue;
+      const { href, protocol } = new URL(one.url, answer.url);
+      if (/^https?:$/.test(protocol)) await this.askAs(format, client, href, first, depth + 1);
+      else if (format === 'woff2') this.failures.push({ url: one.url, reason: notOfHosts });
+    }
   }
 
   /**
@@ -153,10 +159,7 @@ export class HostedStylesheets {
         if (source.url === undefined || !URL.canParse(source.url, address)) return [];
         const url = new URL(source.url, address).href;
         if (isLocal(url)) return [{ ...source, url }];
-        this.failures.push({
-          url: source.url,
-          reason: 'a file of this machine, which a stylesheet has no business with',
-        });
+        this.failures.push({ url: source.url, reason: notOfHosts });
         return [];
       });
       this.faces.push({ ...face, sources, stylesheet, rule: face });

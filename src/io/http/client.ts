@@ -1,5 +1,5 @@
 import { EnvHttpProxyAgent, interceptors, request, type Dispatcher } from 'undici';
-import { guardedLookup, guardStep, type NamedHosts } from './guard.js';
+import { guardedConnector, guardStep, type NamedHosts } from './guard.js';
 import { acceptedEncodings, decodedBody } from './decode.js';
 import { limits } from './limits.js';
 
@@ -44,7 +44,7 @@ export class HttpClient {
       bodyTimeout: time,
       connectTimeout: time,
       maxResponseSize: limits.bytes,
-      ...(namedHosts ? { connect: { lookup: guardedLookup(namedHosts) } } : {}),
+      ...(namedHosts ? { connect: guardedConnector(namedHosts, time) } : {}),
     });
     // Steps around one fetch, the first one nearest to the network: each redirect goes through all before it.
     this.dispatcher = this.agent.compose(

@@ -1,6 +1,6 @@
 import { lookup as systemLookup, type LookupAddress } from 'node:dns';
 import { BlockList, isIP, type LookupFunction } from 'node:net';
-import type { Dispatcher } from 'undici';
+import { buildConnector, type Dispatcher } from 'undici';
 
 /** Addresses of this machine and of networks that aren't public (RFC 6890), which a stylesheet has no business with. */
 const inner = new BlockList();
@@ -18,10 +18,14 @@ for (const [network, prefix] of [
 ] as const)
   inner.addSubnet(network, prefix, 'ipv4');
 for (const [network, prefix] of [
-  ['::', 127],
+  ['::', 96],
+  ['::ffff:0:0:0', 96],
   ['64:ff9b::', 96],
+  ['64:ff9b:1::', 48],
+  ['2002::', 16],
   ['fc00::', 7],
   ['fe80::', 10],
+  ['fec0::', 10],
   ['ff00::', 8],
 ] as const)
   inner.addSubnet(network, prefix, 'ipv6');
@@ -58,11 +62,16 @@ export const guardStep =
     return true;
   };
 
-/** Looks names up, and refuses those that lead to inner addresses, whatever the name said a moment before. */
+/**
+ * Looks names up, and refuses those that lead to inner addresses, whatever the name said a moment before. A host that the user
+ * named is let through on the port that was named, and no other.
+ *
+ * @param port that is connected to
+ */
 export const guardedLookup =
-  (named: NamedHosts): LookupFunction =>
+  (named: NamedHosts, port: number): LookupFunction =>
   (hostname, options, callback) => {
-    const isNamed = [...named].some((host) => host.replace(/:\d+$/, '') === hostname);
+    const isNamed = [...named].some((host) => isHostAndPort(host, hostname, port));
     systemLookup(hostname, { ...options, all: true }, (error, addresses: LookupAddress[]) => {
       const refused = !error && !isNamed && addresses.some(({ address }) => isInnerAddress(address));
       const failure = refused ? new InnerAddressError(hostname) : error;
@@ -71,3 +80,24 @@ export const guardedLookup =
       else callback(null, addresses[0].address, addresses[0].family);
     });
   };
+
+/** As a URL writes a host: without a port where that is the usual one. */
+function isHostAndPort(named: string, hostname: string, port: number): boolean {
+  if (named === `${hostname}:${port}`) return true;
+  return named === hostname && (port === 80 || port === 443);
+}
+
+/** Connects to what was looked up and checked, by host and port. */
+export function guardedConnector(named: NamedHosts, timeout: number): buildConnector.connector {
+  const connectors = new Map<number, buildConnector.connector>();
+  return (options, callback) => {
+    const port = Number(options.port) || (options.protocol === 'https:' ? 443 : 80);
+    let connect = connectors.get(port);
+    if (!connect) {
+      // Several connectors to a host would each look it up again.
+      connect = buildConnector({ lookup: guardedLookup(named, port), timeout });
+      connectors.set(port, connect);
+    }
+    connect(options, callback);
+  };
+}
