@@ -1,4 +1,5 @@
 import { createServer, type Server } from 'node:http';
+import { join } from 'node:path';
 import sirv from 'sirv';
 
 /** A folder that is served to this machine only. */
@@ -12,9 +13,14 @@ export interface ServedFolder {
  * Serves a folder as a plain web server does.
  *
  * @param port 0 for any that is free
+ * @param changed what files hold in the place of what is on disk, by their paths, absolute
  * @throws Error with the code `EADDRINUSE` if the port is taken
  */
-export async function serveFolder(folder: string, port = 0): Promise<ServedFolder> {
+export async function serveFolder(
+  folder: string,
+  port = 0,
+  changed: ReadonlyMap<string, Uint8Array> = new Map(),
+): Promise<ServedFolder> {
   const files = sirv(folder, {
     dev: true,
     dotfiles: false,
@@ -24,6 +30,13 @@ export async function serveFolder(folder: string, port = 0): Promise<ServedFolde
     },
   });
   const server = createServer((request, response) => {
+    const path = pathOf(folder, request.url ?? '/');
+    const instead = path === undefined ? undefined : changed.get(path);
+    if (path !== undefined && instead) {
+      const type = /\.css$/i.test(path) ? 'text/css' : 'text/html';
+      response.writeHead(200, { 'content-type': type }).end(instead);
+      return;
+    }
     files(request, response, () => {
       response.writeHead(404, { 'content-type': 'text/plain' }).end('Not found\n');
     });
@@ -42,3 +55,12 @@ const closed = (server: Server): Promise<void> =>
     server.close(() => done());
     server.closeAllConnections();
   });
+
+/** Where the file of a URL is, if it has a name. */
+function pathOf(folder: string, url: string): string | undefined {
+  try {
+    return join(folder, join('/', decodeURIComponent(url.replace(/[?#].*$/s, ''))));
+  } catch {
+    return undefined;
+  }
+}

@@ -20,7 +20,7 @@ const drafting = (
   css: string | undefined,
   body = '<h1>Pier</h1><p>Boat <code>6:40</code>',
   more: Partial<BuildRequest> = {},
-): Promise<BuildResult & { config: Drafted }> =>
+): Promise<Omit<BuildResult, 'config'> & { config: Drafted }> =>
   inFolder(async (folder) => {
     cpSync(sampleFonts, join(folder, 'fonts'), { recursive: true });
     if (css !== undefined) {

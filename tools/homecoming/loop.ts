@@ -110,7 +110,7 @@ async function bringHome(
   }
   const built = await run('build', ...scripts);
   if (built.code !== 0) report.problems.push(`build: ${built.code} ${built.err.trim()}`);
-  const wired = await run('wire');
+  const wired = await run('wire', ...scripts);
   if (wired.code !== 0) report.problems.push(`wire: ${wired.code} ${wired.err.trim()}`);
   const findings = wired.told.findings ?? [];
   for (const { code, message, place } of findings)

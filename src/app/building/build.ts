@@ -44,6 +44,8 @@ export interface BuildResult {
   buildVersion: 1;
   /** The kit's folder, as the user would write it. */
   folder: string;
+  /** The config that was found, as the user would write its path; left out where fonts were named. */
+  config?: string;
   /** False where the folder held the same already. */
   changed: boolean;
   manifest: Manifest;
@@ -60,11 +62,12 @@ export interface BuildResult {
  * @example const { manifest } = await build({ folder: process.cwd() });
  */
 export async function build(request: BuildRequest, progress?: OnProgress): Promise<BuildResult> {
-  const { config, base, drafted } = await configOf(request, progress);
+  const { config, base, file, drafted } = await configOf(request, progress);
   const { folder, ...built } = await buildKit(config, base, request, progress);
   return {
     buildVersion: 1,
     folder: relative(request.folder, folder) || folder,
+    ...(file === undefined ? {} : { config: file }),
     ...built,
     ...(drafted ? { drafted } : {}),
   };
@@ -73,7 +76,7 @@ export async function build(request: BuildRequest, progress?: OnProgress): Promi
 async function configOf(
   { folder, config: file, fonts = [], out, site, ...reading }: BuildRequest,
   progress?: OnProgress,
-): Promise<{ config: KitConfig; base: string; drafted?: DraftedConfig }> {
+): Promise<{ config: KitConfig; base: string; file?: string; drafted?: DraftedConfig }> {
   if (fonts.length === 0) {
     const lost = out === undefined ? site && '--site' : '--out';
     if (lost) {

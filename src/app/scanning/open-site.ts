@@ -28,6 +28,8 @@ export interface SiteRequest {
   home?: AdoptedSheets | undefined;
   /** Whether an installed Chromium runs the scripts of each page first. */
   runScripts?: boolean | undefined;
+  /** What files hold in the place of what is on disk, where scripts run: by their paths, absolute. */
+  changed?: ReadonlyMap<string, Uint8Array> | undefined;
   /** Variables; `PATH` and `DENSE_GLYPH_CHROMIUM` say where Chromium is. */
   environment?: Environment | undefined;
   /** Of a URL, how many pages are read that links lead to; 200 if left out. */
@@ -60,7 +62,7 @@ export async function openSite(request: SiteRequest, progress?: OnProgress): Pro
   if (url === undefined) {
     const site = await readSite(named, folder, { root, home });
     return runScripts
-      ? withScripts(site, environment, progress)
+      ? withScripts(site, request, progress)
       : { site, problems: [], end: () => Promise.resolve() };
   }
   const browser = runScripts ? await startBrowser(environment) : undefined;
@@ -93,7 +95,7 @@ const atOnce = 2;
 
 async function withScripts(
   site: SiteFolder,
-  environment: Environment | undefined,
+  { environment, changed }: Pick<SiteRequest, 'environment' | 'changed'>,
   progress?: OnProgress,
 ): Promise<OpenedSite> {
   const outside = site.pages.find(({ address }) => relative(site.root, address).startsWith('..'));
@@ -102,7 +104,7 @@ async function withScripts(
     throw new DenseGlyphError('call-invalid', 'it lies outside of the root', { file: outside.page }, advice);
   }
   const { serveFolder } = await import('../../io/static-server.js');
-  const served = await serveFolder(site.root);
+  const served = await serveFolder(site.root, 0, changed);
   const browser = await startBrowser(environment).catch(async (cause: unknown) => {
     await served.close();
     throw cause;

@@ -12,25 +12,34 @@ import {
   type FaceRule,
 } from '../../site/usage/declared-faces.js';
 import type { OnProgress } from '../progress.js';
+import type { OpenedSite } from '../scanning/open-site.js';
 import { addSupplies } from '../scanning/font-supplies.js';
 import { scannedSite, type FoundOnSite } from '../scanning/scan-threads.js';
 import { hostOf } from './replaced.js';
 import type { KitAtHand } from './kit-at-hand.js';
 
+/** Opens pages with what files will hold. */
+export type OpenPages = (changed: ReadonlyMap<string, Uint8Array>) => Promise<OpenedSite | undefined>;
+
 /**
  * Reads a site again as it will be, and says where a face is drawn otherwise than before.
  *
  * @param changed what files will hold, by where they are
+ * @param open where scripts run first: the pages as those leave them
  */
 export async function drawnOtherwise(
   before: FoundOnSite,
   site: SiteFolder,
   changed: ReadonlyMap<string, Uint8Array>,
   kit: KitAtHand,
+  open: OpenPages | undefined,
   progress?: OnProgress,
 ): Promise<Finding[]> {
   if (changed.size === 0) return [];
-  const after = await scannedSite(siteWith(site, changed, kit), false, progress);
+  const next = siteWith(site, changed, kit);
+  const opened = await open?.(changed);
+  const after = await scannedSite({ ...next, pages: opened?.site.pages ?? next.pages }, false, progress);
+  await opened?.end();
   const read = (address: string) => Promise.resolve(changed.get(address) ?? bytesAt(address));
   const was = await drawings(before, read);
   const is = await drawings(after, read);

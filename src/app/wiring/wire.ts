@@ -12,17 +12,19 @@ import { pasted, type PastedForm } from '../../kit/files/pasted.js';
 import { withoutFirst } from '../../site/edits/three-way.js';
 import { adoptedFolders, adoptedSheets } from '../adoption/adopted-sheets.js';
 import type { OnProgress } from '../progress.js';
+import type { ReadingOptions } from '../building/config-site.js';
+import { openSite } from '../scanning/open-site.js';
 import { scannedSite } from '../scanning/scan-threads.js';
 import { editableText } from './edited-text.js';
 import { addressFindings, kitAtHand } from './kit-at-hand.js';
 import { wiredPages } from './pages.js';
 import { Replaced } from './replaced.js';
-import { drawnOtherwise } from './second-reading.js';
+import { drawnOtherwise, type OpenPages } from './second-reading.js';
 import { stackNames } from './stack-names.js';
 import { wiredStylesheets } from './stylesheets.js';
 import { wiredTemplates } from './templates.js';
 
-export interface WireRequest {
+export interface WireRequest extends ReadingOptions {
   /** What paths start from. */
   folder: string;
   /** The config, where it isn't found from the folder upwards. */
@@ -41,7 +43,8 @@ export interface WireRequest {
 
 export interface WireResult {
   wireVersion: 2;
-  /** The site's root, as the user would write it. */
+  /** The config that was found, and the site's root, as the user would write them. */
+  config: string;
   site: string;
   /** Files that were changed, or would be: relative to the config, with what changes in each as a unified diff. */
   files: { file: string; diff: string }[];
@@ -64,12 +67,13 @@ export interface WireResult {
  * @example await wire({ folder: process.cwd() });
  */
 export async function wire(request: WireRequest, progress?: OnProgress): Promise<WireResult> {
-  const { config, base } = await loadConfig(request.folder, request.config);
+  const { config, base, file } = await loadConfig(request.folder, request.config);
   const root = resolve(base, config.site?.root ?? '.');
   const shown = relative(request.folder, root).replaceAll('\\', '/') || '.';
   const edited = new EditedFiles(base, join(base, '.dense-glyph'), mergedBytes);
   const result = {
     wireVersion: 2 as const,
+    config: file,
     site: shown,
     files: [],
     unchanged: 0,
@@ -95,7 +99,19 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
   const folders = adoptedFolders(base);
   const named = config.site?.pages?.map((page) => join(root, page)) ?? [root];
   const site = await readSite(named, root, { root, home: adoptedSheets(folders) });
-  const found = await scannedSite(site, false, progress);
+  const runsScripts = request.runScripts === true || config.site?.scripts === true;
+  const { environment } = request;
+  const home = site.home;
+  const open: OpenPages | undefined = runsScripts
+    ? (texts) =>
+        openSite(
+          { site: named, folder: root, root, home, runScripts: true, environment, changed: texts },
+          progress,
+        )
+    : undefined;
+  const opened = await open?.(new Map());
+  const found = await scannedSite(opened?.site ?? site, false, progress);
+  await opened?.end();
   const read = (address: string) => site.read(address).catch(() => undefined);
   const replaced = await Replaced.on(found, kit, folders, read, config.rest === 'keep');
   const names = request.stacks ? await stackNames(config, base, found) : undefined;
@@ -108,7 +124,7 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
   const changes = [...pages.files, ...stylesheets.files, ...templates.files];
   const changed = changes.filter(({ before, after }) => Buffer.compare(before, after) !== 0);
   const after = new Map(changed.map((one) => [resolve(base, one.file), one.after]));
-  const otherwise = await drawnOtherwise(found, site, after, kit, progress);
+  const otherwise = await drawnOtherwise(found, site, after, kit, open, progress);
   const isHeld = request.strict === true && otherwise.length > 0;
   if (!request.dryRun && !isHeld) edited.write(changed);
   const unreadable = found.problems.filter(({ code }) => code === 'page-unreadable');

@@ -3,6 +3,7 @@ import { build } from '../../app/building/build.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import { buildFindingLines, kitLines } from '../views/kit.js';
+import { elsewhere } from './options.js';
 
 export const summary = 'make the kit that the config describes';
 /** In the order of the work. */
@@ -34,9 +35,10 @@ export function configure(command: Command, terminal: Terminal): void {
       const { folder: start, environment } = terminal;
       const request = { folder: start, environment, config, fonts, out, site, runScripts };
       const result = await build(request, reporter.onProgress);
-      const { manifest, folder, changed, findings, drafted } = result;
+      const { manifest, folder, changed, findings, drafted, config: found } = result;
       reporter.result(result);
       reporter.say(
+        ...elsewhere(config === undefined ? found : undefined),
         ...kitLines(manifest, folder, changed, options.verbose),
         '',
         ...buildFindingLines(findings),

@@ -21,3 +21,7 @@ export function required(command: string, option: string, value: string | undefi
   if (value) return value;
   throw new DenseGlyphError('call-invalid', `${option} is missing`, {}, `see dense-glyph ${command} --help`);
 }
+
+/** Names a config that isn't in this folder, as another one may have been meant. */
+export const elsewhere = (config: string | undefined): string[] =>
+  config !== undefined && /[\\/]/.test(config) ? [`Config  ${config}`, ''] : [];

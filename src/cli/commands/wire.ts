@@ -4,6 +4,7 @@ import { pastedForms, type PastedForm } from '../../kit/files/pasted.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import { wireLines } from '../views/wire.js';
+import { elsewhere } from './options.js';
 
 export const summary = 'put the kit into the pages of its site, and take out what it replaces';
 /** In the order of the work. */
@@ -14,6 +15,7 @@ interface WireOptions extends CommonOptions {
   dryRun?: true;
   undo?: true;
   strict?: true;
+  runScripts?: true;
   stacks?: true;
   print?: PastedForm;
 }
@@ -23,6 +25,7 @@ export function configure(command: Command, terminal: Terminal): void {
     .option('-c, --config <file>', 'the config, if it is not found from here upwards')
     .option('--dry-run', 'show what would be changed, and change nothing')
     .option('--undo', 'bring every file back as it was; with --dry-run, show what that would change')
+    .option('--run-scripts', 'let an installed Chromium run the scripts of each page first')
     .option('--strict', 'change nothing, and end with 1, where a page would be drawn otherwise than before')
     .option(
       '--stacks',
@@ -39,14 +42,18 @@ export function configure(command: Command, terminal: Terminal): void {
     )
     .action(async (options: WireOptions) => {
       const reporter = new Reporter(terminal, options);
-      const { config, dryRun, undo, strict, stacks, print } = options;
+      const { config, dryRun, undo, strict, stacks, print, runScripts } = options;
+      const { folder, environment } = terminal;
       const result = await wire(
-        { folder: terminal.folder, config, dryRun, undo, strict, stacks, print },
+        { folder, environment, config, dryRun, undo, strict, stacks, print, runScripts },
         reporter.onProgress,
       );
       reporter.result(result);
       const asked = `dense-glyph wire${stacks ? ' --stacks' : ''}${undo ? ' --undo' : ''}`;
-      reporter.say(...wireLines(result, { isDry: dryRun === true, asked }));
+      reporter.say(
+        ...elsewhere(config === undefined ? result.config : undefined),
+        ...wireLines(result, { isDry: dryRun === true, asked }),
+      );
       const isLeft = result.undone?.some(
         ({ state }) => state === 'changed' || state === 'lost' || state === 'gone',
       );

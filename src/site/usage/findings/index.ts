@@ -18,11 +18,12 @@ export function siteFindings(pages: readonly PageDemand[], found: FoundOnSite): 
   const unread = found.hosted.filter(
     ({ kind, isRead }) => (kind === 'stylesheet' || kind === 'import') && !isRead,
   );
+  const families = new Set(pages.flatMap(({ faces }) => faces.flatMap(({ stack }) => stack.slice(0, 1))));
   for (const page of pages) {
     for (const face of page.faces) {
       if (face.groups.length === 0) continue;
       const asked = { page: page.page, face, rules: page.rules };
-      if (!mayBeDeclared(page, face.stack[0], unread)) undeclaredFamily(asked, collected);
+      if (!mayBeDeclared(page.page, face.stack[0], unread, families)) undeclaredFamily(asked, collected);
       fakedStyles(asked, collected);
       lacking.look(asked);
     }
@@ -44,22 +45,26 @@ export function siteFindings(pages: readonly PageDemand[], found: FoundOnSite): 
 }
 
 /**
- * Whether a stylesheet of another host that nobody has read here may declare a family: its address names it, or none that the
+ * Whether a stylesheet of another host that nobody has read here may declare a family: its address names it, or none that any
  * page asks for.
+ *
+ * @param asked families that pages ask for
  */
 function mayBeDeclared(
-  { page, faces }: PageDemand,
+  page: string,
   family: string | undefined,
   unread: readonly OnPages<HostedReference>[],
+  asked: ReadonlySet<string>,
 ): boolean {
-  const plain = (text: string) => text.toLowerCase().replace(/%20|[^\p{L}\p{N}]/gu, '');
   const names = (url: string, one: string | undefined) =>
     one !== undefined && plain(url).includes(plain(one));
   return unread.some(
     ({ url, pages }) =>
-      pages.includes(page) && (names(url, family) || !faces.some(({ stack }) => names(url, stack[0]))),
+      pages.includes(page) && (names(url, family) || ![...asked].some((one) => names(url, one))),
   );
 }
+
+const plain = (text: string): string => text.toLowerCase().replace(/%20|[^\p{L}\p{N}]/gu, '');
 
 /** References that ask for the same are told once. */
 function byAddress(hosted: FoundOnSite['hosted']): OnPages<HostedReference>[][] {
