@@ -29,7 +29,6 @@ const planted: [code: string, file: string, line: string, selector: string | und
   ['face-doubled', 'styles/site.css', '@font-face#1', undefined, /again in pl\/styles\/site\.css:2/],
   ['family-undeclared', 'styles/site.css', '.tides', '.tides', /"Marrow Grotesk"/],
   ['family-undeclared', 'el/styles/site.css', '.sea', '.sea', /"Pelagos Text"/],
-  ['family-undeclared', 'styles/site.css', '.times td', '.times td', /"Tidelog Mono"/],
   ['faked-bold', 'styles/site.css', '.total', '.total', /Lampbuoy Slab 800 is faked/],
   ['faked-bold', 'styles/site.css', 'h1, h2', 'h1, h2', /Lampbuoy Slab 700 is faked/],
   ['faked-slant', 'styles/site.css', 'em {', 'em', /Ferrywake Sans 400 italic is faked/],

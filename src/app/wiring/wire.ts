@@ -1,9 +1,10 @@
 import { createTwoFilesPatch } from 'diff';
 import { join, relative, resolve } from 'node:path';
 import { loadConfig } from '../../config/load.js';
+import type { KitConfig } from '../../config/schema.js';
 import { DenseGlyphError } from '../../errors.js';
 import { finding, type Finding } from '../../findings.js';
-import { EditedFiles, type Merge, type UndoneFile } from '../../io/edited-files.js';
+import { EditedFiles, type EditedFile, type Merge, type UndoneFile } from '../../io/edited-files.js';
 import { filesOf } from '../../io/earlier-files.js';
 import { projectTemplates, stylesheetsBelow } from '../../io/project-fonts.js';
 import { isFolder, readBytes } from '../../io/read.js';
@@ -13,10 +14,10 @@ import { withoutFirst } from '../../site/edits/three-way.js';
 import { adoptedFolders, adoptedSheets } from '../adoption/adopted-sheets.js';
 import type { OnProgress } from '../progress.js';
 import type { ReadingOptions } from '../building/config-site.js';
-import { openSite } from '../scanning/open-site.js';
+import { openSite, type SiteRequest } from '../scanning/open-site.js';
 import { scannedSite } from '../scanning/scan-threads.js';
 import { editableText } from './edited-text.js';
-import { addressFindings, kitAtHand } from './kit-at-hand.js';
+import { addressFindings, kitAtHand, type KitAtHand } from './kit-at-hand.js';
 import { wiredPages } from './pages.js';
 import { Replaced } from './replaced.js';
 import { drawnOtherwise, type OpenPages } from './second-reading.js';
@@ -89,26 +90,58 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
       'name the folder that is served as the site',
     );
   const kit = kitAtHand(config, base, root);
-  if (request.print) {
-    const url = kit.url ?? `/${kit.fromRoot}/`;
-    const css = textOf(readBytes(join(kit.folder, 'kit.css'), 'kit.css'));
-    const parts = { url, preloads: kit.manifest.preloads, css, packages: dependenciesOf(base) };
-    return { ...result, printed: pasted(request.print, parts) };
-  }
+  if (request.print) return { ...result, printed: printedFor(request.print, kit, base) };
   if (!request.dryRun) edited.finish();
+  const { changes, otherwise, findings } = await plannedChanges(
+    request,
+    { config, base, root, kit },
+    progress,
+  );
+  const changed = changes.filter(({ before, after }) => Buffer.compare(before, after) !== 0);
+  const isHeld = request.strict === true && otherwise.length > 0;
+  if (!request.dryRun && !isHeld) edited.write(changed);
+  return {
+    ...result,
+    files: changed.map(({ file: name, before, after }) => ({
+      file: name,
+      diff: diffOf(name, before, after),
+    })),
+    unchanged: changes.length - changed.length,
+    isHeld,
+    findings: [...otherwise, ...addressFindings(kit, config.output.folder), ...findings],
+  };
+}
+
+function printedFor(form: PastedForm, kit: KitAtHand, base: string): { text: string; where: string } {
+  const url = kit.url ?? `/${kit.fromRoot}/`;
+  const css = textOf(readBytes(join(kit.folder, 'kit.css'), 'kit.css'));
+  return pasted(form, { url, preloads: kit.manifest.preloads, css, packages: dependenciesOf(base) });
+}
+
+/** What a call goes by. */
+interface Wiring {
+  config: KitConfig;
+  /** Absolute, as is `root`. */
+  base: string;
+  root: string;
+  kit: KitAtHand;
+}
+
+/** What files become, what of it is drawn otherwise than before, and what stays. */
+async function plannedChanges(
+  request: WireRequest,
+  { config, base, root, kit }: Wiring,
+  progress?: OnProgress,
+): Promise<{ changes: EditedFile[]; otherwise: Finding[]; findings: Finding[] }> {
   const folders = adoptedFolders(base);
   const named = config.site?.pages?.map((page) => join(root, page)) ?? [root];
   const site = await readSite(named, root, { root, home: adoptedSheets(folders) });
-  const runsScripts = request.runScripts === true || config.site?.scripts === true;
-  const { environment } = request;
-  const home = site.home;
-  const open: OpenPages | undefined = runsScripts
-    ? (texts) =>
-        openSite(
-          { site: named, folder: root, root, home, runScripts: true, environment, changed: texts },
-          progress,
-        )
-    : undefined;
+  const open = openWithScripts(
+    request,
+    config,
+    { site: named, folder: root, root, home: site.home },
+    progress,
+  );
   const opened = await open?.(new Map());
   const found = await scannedSite(opened?.site ?? site, false, progress);
   await opened?.end();
@@ -122,20 +155,13 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
   const stylesheets = wiredStylesheets({ ...parts, stacks });
   const templates = wiredTemplates(await projectTemplates(base), parts);
   const changes = [...pages.files, ...stylesheets.files, ...templates.files];
-  const changed = changes.filter(({ before, after }) => Buffer.compare(before, after) !== 0);
-  const after = new Map(changed.map((one) => [resolve(base, one.file), one.after]));
-  const otherwise = await drawnOtherwise(found, site, after, kit, open, progress);
-  const isHeld = request.strict === true && otherwise.length > 0;
-  if (!request.dryRun && !isHeld) edited.write(changed);
+  const differ = changes.filter(({ before, after }) => Buffer.compare(before, after) !== 0);
+  const after = new Map(differ.map((one) => [resolve(base, one.file), one.after]));
   const unreadable = found.problems.filter(({ code }) => code === 'page-unreadable');
   return {
-    ...result,
-    files: changed.map(({ file, before, after: next }) => ({ file, diff: diffOf(file, before, next) })),
-    unchanged: changes.length - changed.length,
-    isHeld,
+    changes,
+    otherwise: await drawnOtherwise(found, site, after, kit, open, progress),
     findings: [
-      ...otherwise,
-      ...addressFindings(kit, config.output.folder),
       ...replaced.findings,
       ...pages.findings,
       ...stylesheets.findings,
@@ -145,6 +171,17 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
       ),
     ],
   };
+}
+
+/** Opens the pages as their scripts leave them; undefined where nobody asked for that. */
+function openWithScripts(
+  { runScripts, environment }: ReadingOptions,
+  { site }: KitConfig,
+  named: SiteRequest,
+  progress?: OnProgress,
+): OpenPages | undefined {
+  if (runScripts !== true && site?.scripts !== true) return undefined;
+  return (changed) => openSite({ ...named, runScripts: true, environment, changed }, progress);
 }
 
 const textOf = (bytes: Uint8Array): string => new TextDecoder().decode(bytes);
