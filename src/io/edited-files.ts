@@ -109,10 +109,11 @@ export class EditedFiles {
     );
   }
 
-  /** @throws DenseGlyphError `output-unwritable` */
+  /** @throws DenseGlyphError `output-unwritable`, also where a file isn't any more what it was read as: none is touched then */
   write(files: readonly EditedFile[]): void {
     if (files.length === 0) return;
     this.finish();
+    for (const { file, before } of files) this.checkUnchanged(file, before);
     const entries = new Map(this.read().files.map((entry) => [entry.file, entry]));
     const begun: NonNullable<State['begun']>['files'] = [];
     for (const { file, before, after } of files) {
@@ -134,6 +135,13 @@ export class EditedFiles {
     this.save({ ...all, begun: { is: 'writing', files: begun } });
     for (const { file, after } of files) this.replace(file, after);
     this.end(all);
+  }
+
+  private checkUnchanged(file: string, before: Uint8Array): void {
+    const path = resolve(this.folder, file);
+    if (existsSync(path) && digestOf(readFileSync(path)) === digestOf(before)) return;
+    const reason = 'somebody changed it since it was read, so nothing was written';
+    throw new DenseGlyphError('output-unwritable', reason, { file }, 'call wire again');
   }
 
   /**

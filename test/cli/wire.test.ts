@@ -340,6 +340,24 @@ describe('wire', () => {
     }),
   );
 
+  test('addresses below the kit’s that lead nowhere, or out of it, stop nothing', () =>
+    inSite(
+      async (folder, dense) => {
+        await dense('build', '--quiet');
+        const path = join(folder, 'site/index.html');
+        const rules = ['%zz.woff2', '../../package.json', 'faces-of-others/x.woff2'].map(
+          (url) => `@font-face { font-family: Quay; src: url(/type/${url}) }`,
+        );
+        const own = '<link rel=preload as=font crossorigin href=/type/faces-of-others/x.woff2>';
+        const page = `${readFileSync(path, 'utf8')}${own}<link rel=stylesheet href=/type/%zz.css><style>${rules.join(' ')}</style><p style="font-family: Quay">Q`;
+        writeFileSync(path, page);
+        const { code, err } = await dense('wire');
+        expect([code, err]).toEqual([0, '']);
+        expect(readFileSync(path, 'utf8')).toContain(own);
+      },
+      { output: { folder: 'site/type', url: '/type/' } },
+    ));
+
   test('a kit that is not there is told; with output.url every page has the same address', () =>
     inSite(
       async (folder, dense) => {

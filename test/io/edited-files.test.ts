@@ -213,6 +213,15 @@ test('what somebody changed beside stays, and what was put in goes; also where i
   expect(merging().undo()).toMatchObject([{ state: 'changed', lines: [1] }]);
 });
 
+test('a file that is another than the one that was read stops the writing before any is touched', () => {
+  for (const name of names) put(name, name);
+  const planned = edit('once');
+  put('b.html', 'mine');
+  expect(() => edits().write(planned)).toThrow(/somebody changed it since/);
+  expect(all()).toEqual(['a.html', 'mine', 'c.css']);
+  expect(readdirSync(folder).sort()).toEqual(names);
+});
+
 test('what is not kept any more is told, and stops nothing else', () => {
   for (const name of names) put(name, name);
   edits().write(edit('once'));

@@ -118,7 +118,7 @@ export class Replaced {
     }
     if (host !== undefined) return this.hosts.has(host) ? 'goes' : 'stays';
     if (path === undefined) return 'stays';
-    const isKits = isWired && path.startsWith(resolve(this.kit.folder, 'faces'));
+    const isKits = isWired && dirname(path) === resolve(this.kit.folder, 'faces');
     return isKits || this.replacedFiles.has(path) ? 'goes' : 'stays';
   }
 

@@ -1,8 +1,8 @@
-import { join, resolve } from 'node:path';
+import { resolve } from 'node:path';
 import { faceLabel, rangeText } from '../../core/face/index.js';
 import { finding, type Finding } from '../../findings.js';
 import type { SiteFolder } from '../../io/site-folder.js';
-import { readBytes } from '../../io/read.js';
+import { isBelow, readBytes } from '../../io/read.js';
 import type { Site } from '../../site/scanning/site.js';
 import {
   faceRuleOf,
@@ -17,6 +17,7 @@ import { addSupplies } from '../scanning/font-supplies.js';
 import { scannedSite, type FoundOnSite } from '../scanning/scan-threads.js';
 import { hostOf } from './replaced.js';
 import type { KitAtHand } from './kit-at-hand.js';
+import { pathIn } from './pages.js';
 
 /** Opens pages with what files will hold. */
 export type OpenPages = (changed: ReadonlyMap<string, Uint8Array>) => Promise<OpenedSite | undefined>;
@@ -57,10 +58,11 @@ function bytesAt(path: string): Uint8Array | undefined {
 /** The site with what files will hold; the kit is where its URL says, wherever that leads. */
 function siteWith(site: SiteFolder, changed: ReadonlyMap<string, Uint8Array>, kit: KitAtHand): Site {
   const { url } = kit;
-  const inKit = (address: string): string | undefined =>
-    url !== undefined && address.startsWith(url)
-      ? join(kit.folder, decodeURI(address.slice(url.length).replace(/[?#].*$/s, '')))
-      : undefined;
+  const inKit = (address: string): string | undefined => {
+    if (url === undefined || !address.startsWith(url)) return undefined;
+    const path = pathIn(address.slice(url.length), '', { ...site, root: kit.folder });
+    return path !== undefined && isBelow(path, kit.folder) ? path : undefined;
+  };
   return {
     pages: site.pages.map((page) => {
       const after = changed.get(page.address);

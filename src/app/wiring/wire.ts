@@ -92,12 +92,11 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
   const kit = kitAtHand(config, base, root);
   if (request.print) return { ...result, printed: printedFor(request.print, kit, base) };
   if (!request.dryRun) edited.finish();
-  const { changes, otherwise, findings } = await plannedChanges(
+  const { changed, unchanged, otherwise, findings } = await plannedChanges(
     request,
     { config, base, root, kit },
     progress,
   );
-  const changed = changes.filter(({ before, after }) => Buffer.compare(before, after) !== 0);
   const isHeld = request.strict === true && otherwise.length > 0;
   if (!request.dryRun && !isHeld) edited.write(changed);
   return {
@@ -106,7 +105,7 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
       file: name,
       diff: diffOf(name, before, after),
     })),
-    unchanged: changes.length - changed.length,
+    unchanged,
     isHeld,
     findings: [...otherwise, ...addressFindings(kit, config.output.folder), ...findings],
   };
@@ -132,7 +131,7 @@ async function plannedChanges(
   request: WireRequest,
   { config, base, root, kit }: Wiring,
   progress?: OnProgress,
-): Promise<{ changes: EditedFile[]; otherwise: Finding[]; findings: Finding[] }> {
+): Promise<{ changed: EditedFile[]; unchanged: number; otherwise: Finding[]; findings: Finding[] }> {
   const folders = adoptedFolders(base);
   const named = config.site?.pages?.map((page) => join(root, page)) ?? [root];
   const site = await readSite(named, root, { root, home: adoptedSheets(folders) });
@@ -155,11 +154,12 @@ async function plannedChanges(
   const stylesheets = wiredStylesheets({ ...parts, stacks });
   const templates = wiredTemplates(await projectTemplates(base), parts);
   const changes = [...pages.files, ...stylesheets.files, ...templates.files];
-  const differ = changes.filter(({ before, after }) => Buffer.compare(before, after) !== 0);
-  const after = new Map(differ.map((one) => [resolve(base, one.file), one.after]));
+  const changed = changes.filter(({ before, after }) => Buffer.compare(before, after) !== 0);
+  const after = new Map(changed.map((one) => [resolve(base, one.file), one.after]));
   const unreadable = found.problems.filter(({ code }) => code === 'page-unreadable');
   return {
-    changes,
+    changed,
+    unchanged: changes.length - changed.length,
     otherwise: await drawnOtherwise(found, site, after, kit, open, progress),
     findings: [
       ...replaced.findings,

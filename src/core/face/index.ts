@@ -6,7 +6,7 @@ export {
   type DrawingDescriptors,
 } from './descriptors.js';
 export { faceKey, faceLabel } from './label.js';
-export { faceStyleOf, type FaceStyle, type Range, type Slope } from './style.js';
+export { faceStyleOf, overlaps, type FaceStyle, type Range, type Slope } from './style.js';
 export {
   cssString,
   fontFaceText,

@@ -9,6 +9,9 @@ export type Slope = 'normal' | 'italic' | 'oblique';
 /** Lowest and highest value; both the same for a font that doesn't vary. */
 export type Range = readonly [lowest: number, highest: number];
 
+/** Whether two ranges have a value in common. */
+export const overlaps = (one: Range, other: Range): boolean => one[0] <= other[1] && other[0] <= one[1];
+
 /** How CSS tells the face of a font file apart from others. */
 export interface FaceStyle {
   family: string;

@@ -3,6 +3,7 @@
 import type { FontFormat } from '../../core/containers/index.js';
 import {
   faceLabel,
+  overlaps,
   type DrawingDescriptors,
   type FontDisplay,
   type Range,
@@ -87,8 +88,6 @@ function facesOf(family: FamilyConfig, sources: readonly Source[], path: string)
   checkConflicts(sorted, path);
   return sorted;
 }
-
-const overlaps = (a: Range, b: Range) => a[0] <= b[1] && b[0] <= a[1];
 
 /** The sources that draw faces which a config lists: of a variable one just the part that is named. */
 function listed(

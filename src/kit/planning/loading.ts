@@ -2,7 +2,7 @@
 
 import type { FaceChoice } from '../../config/face-choice.js';
 import type { KitConfig } from '../../config/schema.js';
-import { faceLabel, type Range } from '../../core/face/index.js';
+import { faceLabel, overlaps } from '../../core/face/index.js';
 import { DenseGlyphError } from '../../errors.js';
 import { fetchedPart, type MadeFace, type MadeFamily } from './made.js';
 
@@ -101,8 +101,6 @@ function first(family: MadeFamily, weight: number, isRead: boolean): MadeFace | 
     .filter((face) => !isRead || isDrawn(face))
     .sort((a, b) => pages(b) - pages(a) || away(a) - away(b))[0];
 }
-
-const overlaps = (a: Range, b: Range) => a[0] <= b[1] && b[0] <= a[1];
 
 function listedFaces(family: MadeFamily, listed: readonly FaceChoice[], path: string): MadeFace[] {
   return listed.map((choice) => {
