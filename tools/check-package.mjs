@@ -44,7 +44,7 @@ try {
     ['dense-glyph', 'convert'],
     ['dense-glyph/core', 'openFont'],
     ['dense-glyph/site', 'readPage'],
-    ['dense-glyph/kit', 'planKit'],
+    ['dense-glyph/kit', 'makeKit'],
   ]) {
     const script = `import { ${name} } from '${entry}'; console.log(typeof ${name})`;
     const kind = run('node', ['--input-type=module', '-e', script]).trim();
