@@ -86,6 +86,21 @@ async function startPuppeteer(name: 'chromium' | 'firefox'): Promise<Engine> {
   };
 }
 
+/** By how many pixels a served page is too wide for a telephone. */
+export async function overflowOnTelephone(engine: Engine, url: string): Promise<number> {
+  await engine.open(url);
+  return engine.run<number>(
+    `const frame = document.createElement('iframe');
+     frame.style.cssText = 'width: 390px; height: 844px; border: 0';
+     const loaded = new Promise((done) => frame.addEventListener('load', done));
+     frame.src = location.href;
+     document.body.replaceChildren(frame);
+     await loaded;
+     const { scrollWidth, clientWidth } = frame.contentDocument.documentElement;
+     return scrollWidth - clientWidth;`,
+  );
+}
+
 function freePort(): Promise<number> {
   return new Promise((done) => {
     const server = createServer().listen(0, '127.0.0.1', () => {

@@ -28,7 +28,7 @@ void run(process.argv.slice(2), {
     return process.stdin.isTTY && process.stdout.isTTY;
   },
   get columns() {
-    return process.stdout.columns ?? 100;
+    return process.stdout.columns || 100;
   },
   folder: process.cwd(),
   environment: process.env,

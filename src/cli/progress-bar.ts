@@ -6,6 +6,8 @@ import { sizeText } from './views/words.js';
 
 /** Milliseconds of work that nobody needs to be told of. */
 const patience = 500;
+/** Milliseconds after which one asks how long it is going on. */
+const longWork = 2000;
 const barWidth = 24;
 
 /** One line that says how far long work is: what, how many, how many bytes, how long it will take, and which item. */
@@ -16,7 +18,7 @@ export class ProgressBar {
   private isLoading = false;
   private isOver = false;
 
-  constructor(private readonly terminal: Terminal) {}
+  constructor(private readonly terminal: Pick<Terminal, 'interactive' | 'columns' | 'err'>) {}
 
   show(progress: Progress): void {
     if (Date.now() - this.start < patience || !this.terminal.interactive || this.isOver) return;
@@ -78,9 +80,10 @@ export class ProgressBar {
   }
 }
 
-/** As long as what is left took so far, byte by byte; nothing before there is something to go by. */
+/** As long as what is left took so far, byte by byte; before there is something to go by how long it took. */
 function timeLeft(elapsed: number, bytes: number, totalBytes: number): string {
-  if (bytes === 0 || bytes >= totalBytes) return '';
+  if (bytes === 0) return elapsed < longWork ? '' : `, ${Math.round(elapsed / 1000)} s`;
+  if (bytes >= totalBytes) return '';
   const seconds = Math.ceil((elapsed / bytes) * (totalBytes - bytes)) / 1000;
   if (seconds < 1) return '';
   return seconds < 90 ? `, ${Math.round(seconds)} s left` : `, ${Math.round(seconds / 60)} min left`;

@@ -1,18 +1,18 @@
 import colors from 'picocolors';
 import type { Progress } from '../app/progress.js';
-import { ProgressBar } from './progress-bar.js';
+import { ProgressLine } from './progress-line.js';
 import { safeLine } from './safe-text.js';
 import type { CommonOptions, Terminal } from './terminal.js';
 
 /** A command's view of the terminal under its options: what it says, what it returns, how far it is. */
 export class Reporter {
-  private bar: ProgressBar | undefined;
+  private line: ProgressLine | undefined;
 
   constructor(
     readonly terminal: Terminal,
     private readonly options: CommonOptions,
   ) {
-    if (!options.quiet) this.bar = new ProgressBar(terminal);
+    if (!options.quiet) this.line = new ProgressLine(terminal);
   }
 
   /** Whether anybody reads what is said. */
@@ -41,11 +41,11 @@ export class Reporter {
   }
 
   /** How far the work is, shown in a terminal once it has taken half a second. */
-  readonly onProgress = (progress: Progress): void => this.bar?.show(progress);
+  readonly onProgress = (progress: Progress): void => this.line?.show(progress);
 
-  /** Takes the bar away; work that follows has one of its own. */
+  /** Takes the line away; work that follows has one of its own. */
   clear(): void {
-    this.bar?.end();
-    if (this.bar) this.bar = new ProgressBar(this.terminal);
+    this.line?.end();
+    if (this.line) this.line = new ProgressLine(this.terminal);
   }
 }

@@ -11,7 +11,12 @@ import { subsetFont } from '#src/core/subset/index.js';
 import { parseUnicodeRanges } from '#src/core/text/parse-ranges.js';
 import { head, hhea, maxp, os2 } from '#src/core/tables/index.js';
 import { cli } from '../../test-support/cli.js';
-import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
+import {
+  availableEngines,
+  overflowOnTelephone,
+  startEngine,
+  type Engine,
+} from '../../test-support/engines.js';
 import { overlongKern, spacedName } from '../../test-support/fonts.js';
 import { readSample, sampleFonts, vendorFonts } from '../../test-support/paths.js';
 import { LoggingServer } from '../../test-support/server.js';
@@ -250,5 +255,6 @@ describe.each(availableEngines())('%s', (name) => {
       found: [1, 1, 70, 0],
     });
     expect(seen.tabular).toMatch(/"tnum"/);
+    expect(await overflowOnTelephone(engine, `${server.origin}/page.html`)).toBe(0);
   });
 });

@@ -3,7 +3,12 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { cli } from '../../test-support/cli.js';
-import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
+import {
+  availableEngines,
+  overflowOnTelephone,
+  startEngine,
+  type Engine,
+} from '../../test-support/engines.js';
 import { root } from '../../test-support/paths.js';
 import { LoggingServer } from '../../test-support/server.js';
 
@@ -89,5 +94,6 @@ describe.each(availableEngines())('the page of a scan in %s', (name) => {
       'return document.documentElement.scrollWidth - document.documentElement.clientWidth',
     );
     expect(overflow).toBe(0);
+    expect(await overflowOnTelephone(engine, `${server.origin}/report.html`)).toBe(0);
   });
 });

@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
+import { spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { openFont } from '#src/core/containers/index.js';
 import { fontOf } from '#src/core/sfnt/font.js';
 import { writeSfnt } from '#src/core/sfnt/write.js';
@@ -10,7 +12,7 @@ import { safeLine } from '#src/cli/safe-text.js';
 import { setTimeout as pause } from 'node:timers/promises';
 import { zipOf } from '../../test-support/archives.js';
 import { cli, inFolder } from '../../test-support/cli.js';
-import { readSample } from '../../test-support/paths.js';
+import { readSample, root } from '../../test-support/paths.js';
 
 /** Clears the screen, sets the title, turns text around, breaks the line. */
 const hostile = '\x1b[2J\x1b]0;title\x07\u202eevil\u009b31m\nsecond\r';
@@ -103,6 +105,20 @@ describe('progress', () => {
     // eslint-disable-next-line no-control-regex -- what moves the cursor has no width
     const lines = text.replace(/\x1b\[[\d?]*[a-zA-Z]/g, '\n').split('\n');
     expect(Math.max(...lines.map((one) => one.length))).toBeLessThanOrEqual(100);
+  });
+
+  test('moves while the work leaves no time to draw it, and is gone in the end', () => {
+    const line = pathToFileURL(join(root, 'build/src/cli/progress-line.js')).href;
+    const script = `import { ProgressLine } from ${JSON.stringify(line)};
+      const line = new ProgressLine({ interactive: true, columns: 90, err: (text) => process.stderr.write(text) });
+      line.show({ task: 'cutting down', done: 0, total: 1, bytes: 0, totalBytes: 4e6, item: 'large.otf' });
+      Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 2700);
+      line.end();`;
+    const { stderr } = spawnSync(process.execPath, ['--input-type=module', '-e', script], {
+      encoding: 'utf8',
+    });
+    expect(stderr.match(/0 of 1, 0 B of 4\.0 MB {2}large\.otf/g)?.length).toBeGreaterThan(3);
+    expect(stderr).toMatch(/4\.0 MB, 2 s {2}large\.otf[^\n]*\r\x1b\[2K$/);
   });
 
   test('is silent where nobody looks', async () => {

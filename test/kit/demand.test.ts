@@ -34,7 +34,7 @@ const planOf = (...faces: ChosenFace[]): ChosenFamily[] =>
 const asking = (
   stack: string[],
   text: string,
-  { weight = 400, style = 'normal', features = [] as string[], possible = '' } = {},
+  { weight = 400, style = 'normal', features = [] as string[], possible = '', screens = [0] } = {},
 ): [string, PageFace] => {
   const codes = (signs: string) => new Set([...signs].map((sign) => sign.codePointAt(0)!));
   const asked = { family: stack[0], weight, style: style as 'normal', stretch: 100 };
@@ -52,6 +52,7 @@ const asking = (
       variations: new Set(),
       typedIn: new Set(),
       synthesis: 'weight style',
+      screens: new Set(screens),
     },
   ];
 };
@@ -60,6 +61,7 @@ const pageOf = (faces: [string, PageFace][], more: Partial<DemandingPage> = {}):
   page: 'a.html',
   languages: ['en'],
   faces: new Map(faces),
+  lines: [],
   declared: [],
   scripts: 0,
   ...more,
@@ -132,6 +134,26 @@ describe('what pages ask of a kit', () => {
     expect([...demand.get(bold)!.pages]).toEqual([['b.html', new Set([0x20])]]);
     expect([...demand.get(italic)!.languages]).toEqual(['el']);
   });
+});
+
+test('a page fetches what it draws or measures lines by, on some screens; not what no page draws', () => {
+  const [regular, bold, code] = [faceOf('Sans', 400), faceOf('Sans', 700), faceOf('Mono', 400)];
+  const line = (family: string, screen: number) => ({
+    asked: { family, weight: 400, style: 'normal' as const, stretch: 100 },
+    stack: [family],
+    screens: new Set([screen]),
+  });
+  const demand = demandOnKit(
+    [
+      pageOf([asking(['Sans'], 'a'), asking(['Sans'], 'b', { weight: 700, screens: [] })], {
+        lines: [line('sans', 1), line('Mono', 0)],
+      }),
+    ],
+    planOf(regular, bold, code),
+  );
+  expect([...demand.get(regular)!.fetched]).toEqual([['a.html', new Set([0, 1])]]);
+  expect([...demand.get(bold)!.fetched]).toEqual([]);
+  expect(demand.has(code)).toBe(false);
 });
 
 describe('a budget', () => {

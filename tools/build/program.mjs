@@ -112,6 +112,7 @@ export async function bundleProgram() {
       'dense-glyph': join(root, 'build/src/bin/start.js'),
       main: join(root, 'build/src/bin/main.js'),
       'scan-thread': join(root, 'build/src/app/scanning/scan-thread.js'),
+      'progress-thread': join(root, 'build/src/cli/progress-thread.js'),
     },
     external: (id) =>
       isPackage(id) && ![...inlined, ...modulesOnly].includes(packageOf(id)) && !(id in lighter),

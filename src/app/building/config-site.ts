@@ -73,10 +73,11 @@ export async function demandingPages(
   if (!opened) return { pages: [], byScript: [] };
   try {
     const { pages } = await scannedSite(opened.site, true, progress);
-    const read = pages.map(({ page, languages, faces, fontFaces, scripts }) => ({
+    const read = pages.map(({ page, languages, faces, lines, fontFaces, scripts }) => ({
       page,
       languages,
       faces,
+      lines,
       scripts,
       declared: fontFaces.map(({ family }) => family),
     }));

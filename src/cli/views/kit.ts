@@ -89,7 +89,8 @@ function pageLines({ pages, leftOut }: Manifest, allPages: boolean): string[] {
   if (pages.length === 0) return [];
   const shown = allPages ? pages : pages.slice(0, pagesShown);
   const lines = shown.map(
-    ({ page, bytes, files }) => `${kilobytes(bytes)} in ${count(files.length, 'file')}  ${page}`,
+    ({ page, bytes, files, otherFiles }) =>
+      `${kilobytes(bytes)} in ${count(files.length, 'file')}  ${page}${otherFiles.length > 0 ? ` (${otherFiles.length} more at another width or colour scheme)` : ''}`,
   );
   if (pages.length > shown.length)
     lines.push(`no more on the other ${pages.length - shown.length}; --verbose lists them`);

@@ -4,6 +4,7 @@ import { unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import { scriptsOf } from '../../core/text/scripts.js';
 import { rangeText, type DrawingDescriptors, type FontDisplay, type Slope } from '../../core/face/index.js';
 import { sha256 } from '../digest.js';
+import { everyScreen } from '../../site/usage/page-face.js';
 import { facesOf, type KeptStylesheet, type MadeKit } from '../kit.js';
 import type { ToldDemand } from '../planning/cut.js';
 import type { LoadedFace } from '../planning/loading.js';
@@ -23,8 +24,11 @@ export interface Manifest {
   leftOut: readonly LeftOutFace[];
   /** Stylesheets of hosts: what they have besides the kit's faces is in the kit too. */
   stylesheets: readonly KeptStylesheet[];
-  /** What a visit to each page fetches of faces, the heaviest first; empty where the pages weren't read. */
-  pages: { page: string; bytes: number; files: string[] }[];
+  /**
+   * What a visit to each page fetches of faces, on the screen (width, colour scheme) where it is most; other files are fetched on
+   * others. The heaviest first; empty where the pages weren't read.
+   */
+  pages: { page: string; bytes: number; files: string[]; otherFiles: string[] }[];
   /** Pages that fetch nothing on load, and may draw something of the kit after something happens. */
   otherPages: string[];
   /** Files to preload, relative to the kit. */
@@ -139,21 +143,40 @@ export function manifestOf(kit: MadeKit, version: string): Manifest {
   };
 }
 
-/** A page fetches the first part of each face that it draws; faces of one file once. */
+interface FetchedFile {
+  file: string;
+  bytes: number;
+  screens: Set<number>;
+}
+
+/** A page fetches the first part of each face that it draws or measures lines by; faces of one file once. */
 function pagesOf(kit: MadeKit): Manifest['pages'] {
-  const pages = new Map<string, Map<string, number>>();
+  const pages = new Map<string, Map<string, FetchedFile>>();
   for (const face of facesOf(kit)) {
     const { file, bytes } = fetchedPart(face);
-    for (const page of face.demand?.pages ?? []) {
-      const known = pages.get(page) ?? new Map<string, number>();
-      pages.set(page, known.set(file, bytes.length));
+    for (const [page, screens] of face.demand?.fetched ?? []) {
+      if (!pages.has(page)) pages.set(page, new Map());
+      const files = pages.get(page)!;
+      const known = files.get(file) ?? { file, bytes: bytes.length, screens: new Set() };
+      for (const screen of screens) known.screens.add(screen);
+      files.set(file, known);
     }
   }
-  return Array.from(pages, ([page, files]) => ({
-    page,
-    bytes: [...files.values()].reduce((sum, bytes) => sum + bytes, 0),
-    files: [...files.keys()],
-  })).sort((a, b) => b.bytes - a.bytes);
+  return Array.from(pages, ([page, files]) => ({ page, ...heaviestVisit([...files.values()]) })).sort(
+    (a, b) => b.bytes - a.bytes,
+  );
+}
+
+/** What one screen fetches together, where that is most. */
+function heaviestVisit(files: readonly FetchedFile[]): Omit<Manifest['pages'][number], 'page'> {
+  const screens = new Set([everyScreen, ...files.flatMap((one) => [...one.screens])]);
+  const visits = Array.from(screens, (screen) => {
+    const fetched = files.filter((one) => one.screens.has(screen) || one.screens.has(everyScreen));
+    return { fetched, bytes: fetched.reduce((sum, { bytes }) => sum + bytes, 0) };
+  });
+  const { fetched, bytes } = visits.reduce((most, one) => (one.bytes > most.bytes ? one : most));
+  const others = files.filter((one) => !fetched.includes(one));
+  return { bytes, files: fetched.map(({ file }) => file), otherFiles: others.map(({ file }) => file) };
 }
 
 function otherPagesOf(kit: MadeKit, pages: Manifest['pages']): string[] {

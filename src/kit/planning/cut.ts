@@ -26,6 +26,8 @@ export interface ToldDemand {
   pages: readonly string[];
   /** Pages that may draw it after something happens. */
   mayDraw: readonly string[];
+  /** Pages that fetch it on load, each with those of its screens on which it does. */
+  fetched: ReadonlyMap<string, ReadonlySet<number>>;
   /** Weights that pages ask for, ascending: of a variable face, where on its axis. */
   weights: readonly number[];
   /** Languages that came in, as visitors type in them or a script brings the text. */
@@ -151,6 +153,7 @@ function toldOf(demand: FaceDemand): ToldDemand {
   return {
     pages: pages.filter(([, characters]) => draws(characters)).map(([page]) => page),
     mayDraw: pages.filter(([, characters]) => !draws(characters)).map(([page]) => page),
+    fetched: demand.fetched,
     weights: [...demand.weights].sort((a, b) => a - b),
     languages: [...demand.languages].sort(),
     rules: rulesOf(demand),

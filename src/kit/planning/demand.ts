@@ -5,7 +5,7 @@ import { mappedCharacters } from '../../core/text/mapped-characters.js';
 import { drawnBy, type FaceRule } from '../../site/usage/declared-faces.js';
 import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { unicodeRangeText } from '../../core/text/unicode-ranges.js';
-import type { AskingRule, DrawnPlace, PageFace } from '../../site/usage/page-face.js';
+import type { AskingRule, DrawnPlace, LineFace, PageFace } from '../../site/usage/page-face.js';
 import type { ChosenFace, ChosenFamily } from './chosen.js';
 
 /** An element of a page that brings characters to a face. */
@@ -20,6 +20,8 @@ export interface DemandingPage {
   page: string;
   languages: readonly string[];
   faces: ReadonlyMap<string, PageFace>;
+  /** Faces that it measures lines by, besides. */
+  lines: readonly LineFace[];
   /** Families that the page's own rules declare. */
   declared: readonly string[];
   /** Scripts of a page that has hardly any text without them. */
@@ -35,6 +37,8 @@ export interface FaceDemand {
   features: Set<string>;
   /** For each page that asks for it, which characters it draws on load; none where it only may draw some. */
   pages: Map<string, ReadonlySet<number>>;
+  /** For each page on which of its screens browsers fetch it on load, text or none. */
+  fetched: Map<string, Set<number>>;
   /** Weights that they ask for. */
   weights: Set<number>;
   /** The rules behind it, with how much text each stands behind. */
@@ -65,7 +69,10 @@ export function demandOnKit(
       const all = new Set([...face.drawn, ...face.possible]);
       for (const { face: rule, characters } of drawnBy(list, asked, face.stack, all)) {
         const planned = rule && faceOf.get(rule);
-        if (planned) addDemand(demandOf(planned, demand), page, face, characters);
+        if (!planned) continue;
+        const known = demandOf(planned, demand);
+        addDemand(known, page, face, characters);
+        if (characters.some((character) => face.drawn.has(character))) addFetched(known, page, face);
       }
     }
     if (page.scripts > 0) {
@@ -74,7 +81,25 @@ export function demandOnKit(
         for (const language of page.languages) demandOf(face, demand).languages.add(language);
     }
   }
+  // What draws no text on any page isn't in a kit, whatever lines it measures.
+  for (const page of pages) {
+    for (const face of [...page.faces.values(), ...page.lines]) {
+      const family = familyFor(face, page, families, declared);
+      if (family === undefined) continue;
+      const [measuring] = drawnBy(list, { ...face.asked, family }, face.stack, new Set([space]));
+      const planned = measuring?.face && faceOf.get(measuring.face);
+      const known = planned && demand.get(planned);
+      if (known) addFetched(known, page, face);
+    }
+  }
   return demand;
+}
+
+/** Lines are measured by the part that has it (CSS Fonts 4, section 5.2). */
+const space = 0x20;
+
+function addFetched({ fetched }: FaceDemand, { page }: DemandingPage, { screens }: LineFace): void {
+  if (screens.size > 0) fetched.set(page, new Set([...(fetched.get(page) ?? []), ...screens]));
 }
 
 /**
@@ -82,7 +107,7 @@ export function demandOnKit(
  * local fonts it is one of those where other pages declare it, and this one doesn't: Roboto in a stack of system fonts.
  */
 function familyFor(
-  { stack }: PageFace,
+  { stack }: Pick<PageFace, 'stack'>,
   { declared }: DemandingPage,
   families: readonly ChosenFamily[],
   elsewhere: ReadonlySet<string>,
@@ -120,6 +145,7 @@ function demandOf(face: ChosenFace, demand: Map<ChosenFace, FaceDemand>): FaceDe
       marked: new Set(),
       features: new Set(),
       pages: new Map(),
+      fetched: new Map(),
       weights: new Set(),
       rules: new Map(),
       languages: new Set(),

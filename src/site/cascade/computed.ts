@@ -29,7 +29,8 @@ export interface ComputedStyle extends FontVariants {
   /** Values of custom properties, shared where nothing of them changes. */
   custom: ReadonlyMap<string, string>;
   /** Not inherited. */
-  display: 'none' | 'list-item' | 'box';
+  /** `boxless`: it draws no line of its own, as `contents`, flex and grid containers. */
+  display: 'none' | 'list-item' | 'boxless' | 'box';
   content: string;
   counterReset: string;
   counterIncrement: string;
@@ -210,7 +211,9 @@ const properties: Readonly<Record<string, { keys: readonly Key[]; isInherited: b
     set: (tokens, target) => {
       const text = textOf(tokens).toLowerCase();
       if (!/^[a-z -]+$/.test(text)) return undefined;
-      target.display = text === 'none' ? 'none' : /\blist-item\b/.test(text) ? 'list-item' : 'box';
+      if (text === 'none') target.display = 'none';
+      else if (/\blist-item\b/.test(text)) target.display = 'list-item';
+      else target.display = /\b(?:contents|flex|grid|table-row|table)$|-group$/.test(text) ? 'boxless' : 'box';
       return true;
     },
   },

@@ -8,7 +8,7 @@ import { asUnnamedEncoding, decodedPage } from '../html/encoding.js';
 import { stylesheetsOf } from '../html/stylesheets.js';
 import { hostedReferences, type HostedReference } from '../usage/hosted-references.js';
 import { SiteStyles } from '../cascade/site-styles.js';
-import type { PageFace } from '../usage/page-face.js';
+import { everyScreen, type LineFace, type PageFace } from '../usage/page-face.js';
 import { pageFaces } from '../usage/page-faces.js';
 import { preloadsOf, type Preload } from '../usage/preloads.js';
 import type { LinkedStylesheet, OnPages, SiteProblem } from '../usage/found-on-pages.js';
@@ -19,6 +19,8 @@ export interface ScannedPage {
   page: string;
   languages: string[];
   faces: Map<string, PageFace>;
+  /** Faces that it measures lines by, besides. */
+  lines: LineFace[];
   fontFaces: FontFaceDescriptors[];
   preloads: Preload[];
   /** Scripts of a page that has hardly any text without them. */
@@ -102,6 +104,7 @@ export class PageScanner {
     );
     for (const inner of await this.framesIn(page, root, depth)) {
       for (const [key, face] of inner.faces) addFace(found.faces, key, face);
+      for (const face of inner.lines) found.lines.push({ ...face, screens: onEvery(face) });
       fontFaces.push(...inner.fontFaces);
     }
     return {
@@ -138,12 +141,16 @@ export class PageScanner {
 /** How deep documents may stand in each other. */
 const deepestFrame = 3;
 
+/** Screens of a frame aren't those of the page around it. */
+const onEvery = ({ screens }: LineFace): Set<number> => new Set(screens.size > 0 ? [everyScreen] : []);
+
 function addFace(faces: Map<string, PageFace>, key: string, face: PageFace): void {
   const known = faces.get(key);
   if (!known) {
-    faces.set(key, face);
+    faces.set(key, { ...face, screens: onEvery(face) });
     return;
   }
+  for (const screen of onEvery(face)) known.screens.add(screen);
   for (const character of face.drawn) known.drawn.add(character);
   for (const character of face.possible) known.possible.add(character);
   for (const letter of face.marked) known.marked.add(letter);
@@ -155,7 +162,8 @@ function addFace(faces: Map<string, PageFace>, key: string, face: PageFace): voi
 function addAsPossible(faces: Map<string, PageFace>, key: string, face: PageFace): void {
   const known = faces.get(key);
   if (!known) {
-    faces.set(key, { ...face, drawn: new Set(), possible: new Set([...face.drawn, ...face.possible]) });
+    const possible = new Set([...face.drawn, ...face.possible]);
+    faces.set(key, { ...face, drawn: new Set(), possible, screens: new Set() });
     return;
   }
   for (const character of [...face.drawn, ...face.possible])

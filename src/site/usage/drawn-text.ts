@@ -19,8 +19,20 @@ export interface DrawnPiece {
   isShown: boolean;
   /** Whether one of the screens is one on load. */
   isDrawn: boolean;
+  /** Those on which it is drawn so, by number. */
+  screens: readonly number[];
   /** The language of a field that visitors type into; what they type isn't known. */
   typedIn?: string;
+}
+
+/** What a walk through a page tells. */
+export interface DrawnVisitor {
+  text(piece: DrawnPiece): void;
+  /**
+   * A box that shows: browsers fetch the face that its lines are measured by, whether it has text of its own or not (CSS Fonts
+   * 4, section 5.2; Inline Layout 3, section 4: the strut). Some do so for any block.
+   */
+  box(style: ComputedStyle, screens: readonly number[]): void;
 }
 
 /** CSS Text 3, section 4.1: white space that collapses; a no-break space and other wide ones are drawn. */
@@ -61,11 +73,11 @@ export function drawnText(
   root: SiteElement,
   screens: readonly Screen[],
   varies: (element: SiteElement) => boolean,
-  visit: (piece: DrawnPiece) => void,
+  visitor: DrawnVisitor,
   counterStyles: CounterStyles = new Map(),
 ): void {
   const all = screens.map((_, i) => i);
-  new TextWalk(screens, varies, visit, counterStyles).walk(root, [
+  new TextWalk(screens, varies, visitor, counterStyles).walk(root, [
     { style: initialStyle, isShown: true, screens: all },
   ]);
 }
@@ -93,7 +105,7 @@ class TextWalk {
   constructor(
     private readonly screens: readonly Screen[],
     private readonly varies: (element: SiteElement) => boolean,
-    private readonly visit: (piece: DrawnPiece) => void,
+    private readonly visitor: DrawnVisitor,
     counterStyles: CounterStyles,
   ) {
     this.counters = screens.map(() => new Counters(counterStyles));
@@ -107,6 +119,8 @@ class TextWalk {
       this.hasCounters = true;
       for (const i of screens) this.counters[i].enter(element, styled.style);
     }
+    for (const { styled, isShown, screens: its } of groups)
+      if (isShown && styled.style.display !== 'boxless') this.visitor.box(styled.style, its);
     for (const group of groups) this.sayBefore(element, group);
     const isClosed = isClosedSelect(element);
     const inside: Group[] = groups.map(({ styled, isShown, screens }) => ({
@@ -144,32 +158,23 @@ class TextWalk {
   /** What says text of an element that has the same style on some screens. */
   private sayer(element: SiteElement, { isShown, screens }: StyledGroup): Say {
     const isDrawn = screens.some((i) => this.screens[i].isDrawn);
+    const visit = (piece: Omit<DrawnPiece, 'element' | 'isDrawn' | 'screens'>) =>
+      this.visitor.text({ ...piece, element, isDrawn, screens });
     return (text, own, name, isOnLoad = true) => {
       if (!isMoreThanSpace.test(text)) return;
       const shown = transformed(text, own, element);
       const isSeen = isOnLoad && isShown && own.isVisible && own.display !== 'none';
       const pseudo = name ? { pseudo: name } : {};
       const mark = securityMark(own);
-      this.visit({ text: mark ?? shown, style: own, element, isShown: isSeen, isDrawn, ...pseudo });
+      visit({ text: mark ?? shown, style: own, isShown: isSeen, ...pseudo });
       // What is hidden so may be shown by a click.
-      if (mark !== undefined)
-        this.visit({ text: shown, style: own, element, isShown: false, isDrawn, ...pseudo });
+      if (mark !== undefined) visit({ text: shown, style: own, isShown: false, ...pseudo });
       const over = emphasisText(own);
-      if (over !== '')
-        this.visit({ text: over, style: own, element, isShown: isSeen, isDrawn, pseudo: 'emphasis' });
+      if (over !== '') visit({ text: over, style: own, isShown: isSeen, pseudo: 'emphasis' });
       const hyphen = hyphenText(own);
-      if (hyphen !== '')
-        this.visit({ text: hyphen, style: own, element, isShown: false, isDrawn, pseudo: 'hyphen' });
+      if (hyphen !== '') visit({ text: hyphen, style: own, isShown: false, pseudo: 'hyphen' });
       if (/small-caps|petite-caps/.test(own.caps) && shown.toUpperCase() !== shown) {
-        const capitals = shown.toUpperCase();
-        this.visit({
-          text: capitals,
-          style: own,
-          element,
-          isShown: false,
-          isDrawn,
-          pseudo: 'small capitals',
-        });
+        visit({ text: shown.toUpperCase(), style: own, isShown: false, pseudo: 'small capitals' });
       }
     };
   }
@@ -191,8 +196,8 @@ class TextWalk {
     }
     this.sayGenerated('before', element, group);
     if (isTypedInto(element)) {
-      const typed = { text: '', style, element, isShown: false, isDrawn: false };
-      this.visit({ ...typed, typedIn: languageOf(element) });
+      const typed = { text: '', style, element, isShown: false, isDrawn: false, screens: [] };
+      this.visitor.text({ ...typed, typedIn: languageOf(element) });
     }
     if (isField(element)) sayField(group.styled, element, this.sayer(element, group));
     if (isClosedSelect(element)) this.sayer(element, group)(chosenOption(element), style);
@@ -202,12 +207,21 @@ class TextWalk {
     this.sayGenerated('after', element, group);
     const { style } = group.styled;
     if (style.textOverflow.includes('ellipsis'))
-      this.visit({ text: '…', style, element, isShown: false, isDrawn: false, pseudo: 'ellipsis' });
+      this.visitor.text({
+        text: '…',
+        style,
+        element,
+        isShown: false,
+        isDrawn: false,
+        screens: [],
+        pseudo: 'ellipsis',
+      });
   }
 
   private sayGenerated(name: 'before' | 'after', element: SiteElement, group: StyledGroup): void {
     const its = group.styled.pseudo.get(name);
     if (!its || its.content === 'normal' || its.content === 'none') return;
+    if (group.isShown && its.display !== 'none') this.visitor.box(its, group.screens);
     const say = this.sayer(element, group);
     for (const i of this.distinct(element, group)) {
       this.counters[i].count(its, element);

@@ -5,8 +5,8 @@ import type { FontFaceDescriptors } from '../css/rules.js';
 import { tokensOf } from '../css/tokens.js';
 import type { SiteElement } from '../html/document.js';
 import { CharacterMarks } from './character-marks.js';
-import type { DrawnPiece } from './drawn-text.js';
-import type { AskingRule, DrawnPlace, PageFace } from './page-face.js';
+import type { DrawnPiece, DrawnVisitor } from './drawn-text.js';
+import type { AskingRule, DrawnPlace, LineFace, PageFace } from './page-face.js';
 import { featuresOfStyle } from './requested-features.js';
 
 /** A face while it is collected. */
@@ -18,21 +18,27 @@ interface Collected {
 }
 
 /** Notes which characters are drawn with which face. */
-export class FaceCollector {
+export class FaceCollector implements DrawnVisitor {
   private readonly faces = new Map<string, Collected>();
   /** With how many pieces of text that show. */
   private readonly asked = new Map<ComputedStyle, { collected: Collected; pieces: number }>();
   private readonly declared: ReadonlySet<string>;
+  /** The screens on load on which a style measures lines. */
+  private readonly lines = new Map<ComputedStyle, Set<number>>();
+  private readonly onLoad: ReadonlySet<number>;
 
   constructor(
     fontFaces: readonly FontFaceDescriptors[],
     private readonly withPlaces: boolean,
+    screens: readonly { isDrawn: boolean }[],
   ) {
+    this.onLoad = new Set(screens.flatMap(({ isDrawn }, i) => (isDrawn ? [i] : [])));
     this.declared = new Set(fontFaces.map(({ family }) => family.toLowerCase()));
   }
 
-  add(piece: DrawnPiece): void {
+  text(piece: DrawnPiece): void {
     const { style, text, isShown, isDrawn } = piece;
+    if (isShown) this.box(style, piece.screens);
     let asked = this.asked.get(style);
     if (!asked) this.asked.set(style, (asked = { collected: this.faceFor(style), pieces: 0 }));
     if (isShown) asked.pieces++;
@@ -46,28 +52,43 @@ export class FaceCollector {
     if (characters[certainty].add(text)) for (const letter of markedLetters(text)) marked.add(letter);
   }
 
+  box(style: ComputedStyle, screens: readonly number[]): void {
+    let its = this.lines.get(style);
+    if (!its) this.lines.set(style, (its = new Set()));
+    if (its.size < this.onLoad.size) for (const i of screens) if (this.onLoad.has(i)) its.add(i);
+  }
+
   /** @returns by what tells them apart: the stack and all that font matching goes by */
-  finish(): Map<string, PageFace> {
+  finish(): { faces: Map<string, PageFace>; lines: LineFace[] } {
     for (const [style, { collected, pieces }] of this.asked) noteStyle(collected.face, style, pieces);
+    const lines = new Map<string, LineFace>();
+    for (const [style, screens] of this.lines) {
+      const { key } = factsOf(style);
+      const face = this.faces.get(key)?.face ?? lines.get(key);
+      if (face) for (const screen of screens) face.screens.add(screen);
+      else lines.set(key, { ...this.askedBy(style), screens });
+    }
     const faces = new Map<string, PageFace>();
     for (const [key, { face, characters }] of this.faces) {
       characters.drawn.addTo(face.drawn);
       characters.possible.addTo(face.possible);
       faces.set(key, face);
     }
-    return faces;
+    return { faces, lines: [...lines.values()] };
+  }
+
+  private askedBy({ families, weight, style, stretch }: ComputedStyle): Pick<PageFace, 'asked' | 'stack'> {
+    const family = families.find((name) => this.declared.has(name.toLowerCase())) ?? families[0] ?? '';
+    return { asked: { family, weight, style, stretch }, stack: families };
   }
 
   private faceFor(computed: ComputedStyle): Collected {
     const { key } = factsOf(computed);
     let collected = this.faces.get(key);
     if (!collected) {
-      const { families, weight, style, stretch, synthesis } = computed;
-      const family = families.find((name) => this.declared.has(name.toLowerCase())) ?? families[0] ?? '';
       collected = {
         face: {
-          asked: { family, weight, style, stretch },
-          stack: families,
+          ...this.askedBy(computed),
           drawn: new Set(),
           possible: new Set(),
           marked: new Set(),
@@ -75,7 +96,8 @@ export class FaceCollector {
           features: new Set(),
           variations: new Set(),
           typedIn: new Set(),
-          synthesis,
+          synthesis: computed.synthesis,
+          screens: new Set(),
         },
         characters: { drawn: new CharacterMarks(), possible: new CharacterMarks() },
         known: { drawn: new Set(), possible: new Set() },

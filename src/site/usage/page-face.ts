@@ -50,4 +50,12 @@ export interface PageFace {
   places?: DrawnPlace[];
   /** `font-synthesis` of some of its text. */
   synthesis: string;
+  /** On load: the screens on which it draws text or measures lines. */
+  screens: Set<number>;
 }
+
+/** A face by which a page measures lines, and which draws none of its text. */
+export type LineFace = Pick<PageFace, 'asked' | 'stack' | 'screens'>;
+
+/** In the place of the screens of a page: all of them. */
+export const everyScreen = -1;

@@ -8,7 +8,7 @@ import { elementsWithin, treesWithin, type SiteElement } from '../html/document.
 import { drawnText } from './drawn-text.js';
 import type { CounterStyles } from './generated-content.js';
 import { FaceCollector } from './face-collector.js';
-import type { PageFace } from './page-face.js';
+import type { LineFace, PageFace } from './page-face.js';
 
 /** A page that was read. */
 export interface StyledPage {
@@ -28,7 +28,7 @@ export interface StyledPage {
 export function pageFaces(
   { root, file, sheets, fontFaces, counterStyles = new Map(), withPlaces }: StyledPage,
   site: SiteStyles,
-): { faces: Map<string, PageFace>; languages: string[] } {
+): { faces: Map<string, PageFace>; lines: LineFace[]; languages: string[] } {
   const trees = [...sheets].map(([tree, list]) => [tree, site.for(list)] as const);
   const atRest = new PageMatches(new Map(trees.map(([tree, known]) => [tree, known.atRest])));
   const inStates = trees.some(([, known]) => known.hasStates)
@@ -45,12 +45,12 @@ export function pageFaces(
   }
   const used = new Set([...atRest.conditions, ...inStates.conditions]);
   const hasStates = atRest.hasStates || inStates.hasStates;
-  const faces = new FaceCollector(fontFaces, withPlaces);
   const screens = scenariosOf(site.conditions.all, used, hasStates).map(({ holding, states, certainty }) => ({
     styles: new PageStyles(states ? inStates : atRest, holding, file, site.cache),
     isDrawn: certainty === 'drawn',
   }));
+  const collector = new FaceCollector(fontFaces, withPlaces, screens);
   const varies = (element: SiteElement) => atRest.varies(element) || inStates.varies(element);
-  drawnText(root, screens, varies, (piece) => faces.add(piece), counterStyles);
-  return { faces: faces.finish(), languages: [...languages] };
+  drawnText(root, screens, varies, collector, counterStyles);
+  return { ...collector.finish(), languages: [...languages] };
 }

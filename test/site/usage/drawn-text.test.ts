@@ -25,7 +25,7 @@ async function piecesOf(html: string): Promise<DrawnPiece[]> {
     root,
     [{ styles, isDrawn: true }],
     () => false,
-    (piece) => pieces.push(piece),
+    { text: (piece) => pieces.push(piece), box: () => undefined },
     counterStyles,
   );
   return pieces;
