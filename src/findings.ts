@@ -238,6 +238,11 @@ export const findingCodes = {
       'unless the server names it, browsers read it as windows-1252, and each such letter as two or three others',
     advice: 'write <meta charset="utf-8"> first into its head',
   },
+  'page-bounded': {
+    severity: 'warning',
+    effect: 'what its last elements draw is counted without some of the rules',
+    advice: 'divide the page, or take out rules that it has no use for',
+  },
   'page-unreadable': {
     severity: 'warning',
     effect: 'what it draws is not counted',

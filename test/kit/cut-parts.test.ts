@@ -58,7 +58,7 @@ describe('what is never divided', () => {
     ...Array.from({ length: 0x20 }, (_, i) => 0x627 + i),
     ...Array.from({ length: 0x40 }, (_, i) => 0x915 + i),
     ...[0x1100, 0x1161, 0xac00, 0xac01, 0x4e00, 0x4e01],
-    ...[0x793e, 0xfa4c, 0x2009, 0x202f, 0xfe0e],
+    ...[0x38e, 0x1feb, 0xa0, 0x793e, 0xfa4c, 0x2009, 0x202f, 0xfe0e],
   ]);
 
   test.each<[string, string, string, string]>([
@@ -71,9 +71,11 @@ describe('what is never divided', () => {
     ['syllables of Hangul go with what they are made of', '가', '가각\u1100\u1161', ''],
     ['the space goes with what the site draws', 'a', 'a ', 'b'],
     ['an ideograph goes with its double', '社', '社\ufa4c', '一'],
+    ['letters with oxia go with those with tonos', '\u1feb', '\u1feb\u038e', 'β'],
     ['and the double with the ideograph', '\ufa4c', '社\ufa4c', '一'],
-    ['other spaces and selectors go with the space', 'a', 'a \u2009\u202f\ufe0e', 'b'],
+    ['other spaces and selectors go with the space', 'a', 'a \u00a0\u2009\u202f\ufe0e', 'b'],
     ['marks are not', 'e\u0301', 'e\u0301\u0300', 'f'],
+    ['marks of a script stay with its letters', 'e\u0301', 'e\u0301\u0300', '\u093f\u0940क'],
     ['marks and all letters that may bear them are not', 'q\u0301', 'qf\u0301\u0300', 'α'],
   ])('%s', (_, wanted, together, apart) => {
     const { site, rest } = divided(CodePointSet.ofText(wanted), everything, new Set(markedLetters(wanted)));

@@ -30,7 +30,7 @@ const htmlPieces = [
 const joined = (pieces: readonly string[], most: number) =>
   fc.array(fc.constantFrom(...pieces), { maxLength: most }).map((list) => list.join(''));
 
-async function facesOf(html: string): Promise<number> {
+async function readPage(html: string): Promise<ReturnType<typeof pageFaces>> {
   const root = readDocument(html);
   const sheets = new Map<SiteElement | undefined, readonly PageSheet[]>();
   const fontFaces: FontFaceDescriptors[] = [];
@@ -42,9 +42,10 @@ async function facesOf(html: string): Promise<number> {
     sheets.set(tree === root ? undefined : tree, found.sheets);
     fontFaces.push(...found.fontFaces);
   }
-  return pageFaces({ root, file: 'page.html', sheets, fontFaces, withPlaces: true }, new SiteStyles()).faces
-    .size;
+  return pageFaces({ root, file: 'page.html', sheets, fontFaces, withPlaces: true }, new SiteStyles());
 }
+
+const facesOf = async (html: string): Promise<number> => (await readPage(html)).faces.size;
 
 describe('pages and stylesheets of any kind come to an end without an error', () => {
   test('stylesheets', () =>
@@ -75,4 +76,43 @@ describe('pages and stylesheets of any kind come to an end without an error', ()
       }),
       { numRuns: 1000 },
     ));
+});
+
+describe('the work of selectors adds up and doesn’t multiply', () => {
+  const many = (count: number) => '<p class=a>x</p>'.repeat(count);
+  const nested = (inner: string) => `.a {${`${inner} {`.repeat(26)} font-weight: 700 ${'}'.repeat(26)}}`;
+  const bold = (selector: string) => `${selector} { font-weight: 700 }`;
+
+  test.each<[string, string, string, number[]]>([
+    ['& in &', nested('& &'), many(10), [400]],
+    ['& beside &', nested('&, & + &'), many(10), [700]],
+    [
+      ':nth-child(of :nth-last-child(of))',
+      bold('p:nth-child(odd of :nth-last-child(even of .a))'),
+      many(1000),
+      [400, 700],
+    ],
+    [':has() in :has()', bold('p:has(~ p:has(~ p:has(~ .z)))'), `${many(2000)}<p class=z>z`, [400, 700]],
+    [':has() around all', bold(':has(:has(:has(.z)))'), '<div>'.repeat(300) + many(500), [400]],
+    ['siblings that aren’t there', bold('.q ~ p ~ p ~ p ~ p ~ .z'), `${many(2000)}<p class=z>z`, [400]],
+    [
+      'ancestors that aren’t there',
+      bold('.q div div div div .z'),
+      `${'<div>'.repeat(300)}<p class=z>z`,
+      [400],
+    ],
+    ['positions of a type', bold('p:last-of-type'), many(20_000), [400, 700]],
+  ])('%s', async (_, css, html, weights) => {
+    const { faces, isBounded } = await readPage(`<!doctype html><style>${css}</style>${html}`);
+    expect(isBounded).toBe(false);
+    const asked = new Set(Array.from(faces.values(), (face) => face.asked.weight));
+    expect([...asked].sort()).toEqual(weights);
+  });
+
+  test('a page with more rules and elements than are compared says so, and has an end', async () => {
+    const classes = Array.from({ length: 2000 }, (_, i) => `.c${i}`).join();
+    const html = `<style>${bold(`p:nth-child(n):is(${classes})`)}</style>${many(3000)}<b>end</b>`;
+    const { faces, isBounded } = await readPage(html);
+    expect([isBounded, faces.size > 0]).toEqual([true, true]);
+  });
 });

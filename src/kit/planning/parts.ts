@@ -14,7 +14,7 @@ import { slug } from '../../core/face/slug.js';
 import { sha256 } from '../digest.js';
 import type { ReachedFormat } from '../reach.js';
 import type { Cut, CutFace } from './cut.js';
-import { divided } from './division.js';
+import { counterpartsBeyond, divided } from './division.js';
 import type { MadeParts, Part, Slice } from './made.js';
 
 const slopeLetters = { normal: 'n', italic: 'i', oblique: 'o' } as const;
@@ -134,13 +134,19 @@ async function cutPart(
   face: CutFace,
   slice: 'drawn' | 'rest',
   characters: CodePointSet,
-  { features }: Cut,
+  wanted: Cut,
 ): Promise<Part> {
   const { source } = face;
   const { font, dropped } = subsetFont(source.font, {
     characters,
-    features: { keep: [...features], leave: [] },
+    features: { keep: [...wanted.features], leave: [] },
   });
+  if (slice === 'drawn') {
+    // What came along may have doubles that didn't.
+    const beyond = counterpartsBeyond(mappedCharacters(font), charactersOf(source));
+    if (beyond.length > 0)
+      return cutPart(face, slice, new CodePointSet([...characters.codePoints(), ...beyond]), wanted);
+  }
   const written = await writeFont(font, 'woff2');
   const stillBytes = slice === 'drawn' && font.has('fvar') ? await bytesWithoutAxes(font) : undefined;
   const all = slice === 'drawn' ? within(mappedCharacters(font), source.ranges) : characters;

@@ -213,7 +213,8 @@ const properties: Readonly<Record<string, { keys: readonly Key[]; isInherited: b
       if (!/^[a-z -]+$/.test(text)) return undefined;
       if (text === 'none') target.display = 'none';
       else if (/\blist-item\b/.test(text)) target.display = 'list-item';
-      else target.display = /\b(?:contents|flex|grid|table-row|table)$|-group$/.test(text) ? 'boxless' : 'box';
+      else
+        target.display = /\b(?:contents|flex|grid|table-row|table)$|-group$/.test(text) ? 'boxless' : 'box';
       return true;
     },
   },

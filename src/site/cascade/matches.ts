@@ -1,4 +1,4 @@
-import { compareSpecificity, type MatchContext } from '../css/selectors/index.js';
+import { compareSpecificity, MatchingWork, TooMuchWork, type MatchContext } from '../css/selectors/index.js';
 import type { SiteElement } from '../html/document.js';
 import { isUndecided, type IndexedRule, type RuleIndex } from './style-rules.js';
 
@@ -23,6 +23,9 @@ interface Path {
 
 /** Pages of a template have the same paths; of pages that have little in common they would grow for ever. */
 const mostPaths = 25_000;
+
+/** A rule that looks around is compared with some elements. */
+const looksOfARule = 4;
 
 const noNames: ReadonlySet<string> = new Set();
 
@@ -56,14 +59,20 @@ export class IndexMatches {
     return { inside: new Map(), names: noNames, matched: this.none, undecided: [] };
   }
 
-  pathOf(element: SiteElement, outer: Path): Path {
+  /** @throws TooMuchWork */
+  pathOf(element: SiteElement, outer: Path, work: MatchingWork): Path {
     const key = this.keyOf(element);
     let path = outer.inside.get(key);
     if (!path) {
-      outer.inside.set(key, (path = this.newPath(element, outer)));
+      outer.inside.set(key, (path = this.newPath(element, outer, work)));
       this.paths++;
     }
     return path;
+  }
+
+  /** Of an element that no rule is compared with. */
+  blankPath(): Path {
+    return this.newStart();
   }
 
   /** What of an element selectors can see. */
@@ -79,12 +88,13 @@ export class IndexMatches {
     return key;
   }
 
-  private newPath(element: SiteElement, outer: Path): Path {
+  private newPath(element: SiteElement, outer: Path, work: MatchingWork): Path {
     const own = namesOf(element);
     const matched: IndexedRule[] = [];
     const undecided: IndexedRule[] = [];
-    const context: MatchContext = { states: this.states };
+    const context: MatchContext = { states: this.states, work };
     for (const rules of this.index.candidates(own, outer.names)) {
+      work.spend(1 + rules.length);
       for (const rule of rules) {
         if (isUndecided(rule)) undecided.push(rule);
         else if (rule.selector.matches(element, context)) matched.push(rule);
@@ -96,20 +106,20 @@ export class IndexMatches {
     return { inside: new Map(), names, matched: this.setOf('', matched), undecided };
   }
 
-  /** @param host of the shadow tree that the element stands in */
-  rulesFor(element: SiteElement, path: Path, host: SiteElement | undefined): RuleSet {
+  /** @param host of the shadow tree that the element stands in @throws TooMuchWork */
+  rulesFor(element: SiteElement, path: Path, host: SiteElement | undefined, work: MatchingWork): RuleSet {
     const { matched, undecided } = path;
     if (undecided.length === 0) return matched;
-    const context: MatchContext = { states: this.states, host };
+    work.spend(looksOfARule * undecided.length);
+    const context: MatchContext = { states: this.states, host, work };
     const more = undecided.filter((rule) => isMatch(rule, element, context));
     return more.length === 0 ? matched : this.setOf(`${matched.number}`, more, matched.rules);
   }
 
   /** Rules of a shadow tree that match its host, or what is put into its slots. */
-  outsideRules(element: SiteElement, host: SiteElement): IndexedRule[] {
-    return this.index.outside.filter(({ selector }) =>
-      selector.matches(element, { states: this.states, host }),
-    );
+  outsideRules(element: SiteElement, host: SiteElement, work: MatchingWork): IndexedRule[] {
+    const context: MatchContext = { states: this.states, host, work };
+    return this.index.outside.filter(({ selector }) => selector.matches(element, context));
   }
 
   private setOf(start: string, rules: readonly IndexedRule[], others: readonly IndexedRule[] = []): RuleSet {
@@ -167,6 +177,7 @@ export class PageMatches {
   private readonly conditional = new Set<SiteElement>();
   /** Whether a rule with a state matches. */
   hasStates = false;
+  private readonly work = new MatchingWork();
 
   /** @param trees the rules of each shadow tree, by its root; those of the page without one */
   constructor(private readonly trees: ReadonlyMap<SiteElement | undefined, IndexMatches>) {}
@@ -186,13 +197,39 @@ export class PageMatches {
     // Elements are asked for in the order of the document, so that the parent is known.
     const outer = element.parent && this.lookUp(element.parent);
     const of = outer?.of ?? this.trees.get(element.host ? element : undefined)!;
-    const path = of.pathOf(element, outer?.path ?? this.startOf(of));
-    const rules = of.rulesFor(element, path, rootOf(element).host);
-    const found = { path, rules, of };
+    const found = { ...this.matched(element, of, outer?.path ?? this.startOf(of)), of };
     this.known.set(element, found);
-    this.note(element, rules);
-    this.addOutside(element);
+    this.note(element, found.rules);
+    this.asFarAsBounded(() => this.addOutside(element));
     return found;
+  }
+
+  private matched(element: SiteElement, of: IndexMatches, outer: Path): { path: Path; rules: RuleSet } {
+    const path = this.asFarAsBounded(() => of.pathOf(element, outer, this.work)) ?? of.blankPath();
+    const { host } = rootOf(element);
+    const rules = this.asFarAsBounded(() => of.rulesFor(element, path, host, this.work));
+    return { path, rules: rules ?? path.matched };
+  }
+
+  /** How many steps away the root of a rule's scope is. */
+  stepsToScope({ scope }: IndexedRule, element: SiteElement): number {
+    const context = { states: false, work: this.work };
+    const roots = scope && this.asFarAsBounded(() => scope.rootsOf(element, context));
+    return roots?.[0]?.steps ?? Infinity;
+  }
+
+  private asFarAsBounded<Result>(look: () => Result): Result | undefined {
+    try {
+      return look();
+    } catch (cause) {
+      if (!(cause instanceof TooMuchWork)) throw cause;
+      return undefined;
+    }
+  }
+
+  /** Whether it has more rules and elements than were compared. */
+  get isBounded(): boolean {
+    return this.work.isSpent;
   }
 
   private startOf(of: IndexMatches): Path {
@@ -219,7 +256,7 @@ export class PageMatches {
     const found: IndexedRule[] = [];
     const look = (shadow: SiteElement | undefined, host: SiteElement | undefined) => {
       const of = shadow && this.trees.get(shadow);
-      if (of && host) found.push(...of.outsideRules(element, host));
+      if (of && host) found.push(...of.outsideRules(element, host, this.work));
     };
     look(element.shadow, element);
     if (element.slot) look(element.parent?.shadow, element.parent);

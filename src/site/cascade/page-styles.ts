@@ -156,7 +156,7 @@ export class PageStyles {
   ): Ranked[] {
     const ranked: Ranked[] = [];
     const add = (rule: IndexedRule, normal: number, important: number) => {
-      const steps = rule.scope?.rootsOf(element, { states: false })[0]?.steps ?? Infinity;
+      const steps = this.matches.stepsToScope(rule, element);
       if (rule.declarations.length > 0)
         ranked.push({ strength: normal, rule, steps, applied: rule.declarations });
       if (rule.important.length > 0)

@@ -27,6 +27,8 @@ export interface ScannedPage {
   scripts: number;
   /** Whether it has scripts at all. */
   hasScripts: boolean;
+  /** Whether it has more rules and elements than were compared. */
+  isBounded: boolean;
   /** Whether browsers know how to read it. */
   isEncodingNamed: boolean;
 }

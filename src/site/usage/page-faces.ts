@@ -28,7 +28,7 @@ export interface StyledPage {
 export function pageFaces(
   { root, file, sheets, fontFaces, counterStyles = new Map(), withPlaces }: StyledPage,
   site: SiteStyles,
-): { faces: Map<string, PageFace>; lines: LineFace[]; languages: string[] } {
+): { faces: Map<string, PageFace>; lines: LineFace[]; languages: string[]; isBounded: boolean } {
   const trees = [...sheets].map(([tree, list]) => [tree, site.for(list)] as const);
   const atRest = new PageMatches(new Map(trees.map(([tree, known]) => [tree, known.atRest])));
   const inStates = trees.some(([, known]) => known.hasStates)
@@ -52,5 +52,9 @@ export function pageFaces(
   const collector = new FaceCollector(fontFaces, withPlaces, screens);
   const varies = (element: SiteElement) => atRest.varies(element) || inStates.varies(element);
   drawnText(root, screens, varies, collector, counterStyles);
-  return { ...collector.finish(), languages: [...languages] };
+  return {
+    ...collector.finish(),
+    languages: [...languages],
+    isBounded: atRest.isBounded || inStates.isBounded,
+  };
 }

@@ -2,7 +2,7 @@
 
 import { ident, type CssNode, type PseudoClassSelector, type Selector, type SelectorList } from 'css-tree';
 import { attribute } from './attributes.js';
-import { combined, looksBeside } from './combinators.js';
+import { combined, looksBeside, looksFar } from './combinators.js';
 import { has } from './has.js';
 import {
   any,
@@ -17,6 +17,7 @@ import {
 } from './matcher.js';
 import { nth } from './nth.js';
 import { around, dir, lang, own, stateNames } from './pseudo-classes.js';
+import { once } from './work.js';
 
 /**
  * @param outer the selectors of the rule around, for `&`
@@ -147,7 +148,12 @@ function chain(compounds: readonly Compound[]): Matcher {
       ? matchers[0]
       : (element, context) => matchers.every((matches) => matches(element, context));
   const [first, ...others] = compounds;
-  return others.reduce((left, one) => combined(left, all(one), one.combinator), all(first));
+  let isSearched = false;
+  return others.reduce((left, one) => {
+    const matches = combined(left, all(one), one.combinator, isSearched);
+    isSearched ||= looksFar(one.combinator);
+    return matches;
+  }, all(first));
 }
 
 function simple(node: CssNode, { key }: Compound, made: Compiling): Matcher {
@@ -190,7 +196,7 @@ function nesting(made: Compiling): Matcher {
   made.namesScope = true;
   if (!made.outer) return own.scope[0];
   made.include(made.outer);
-  return any(made.outer);
+  return once(any(made.outer));
 }
 
 function pseudoClass(node: PseudoClassSelector, made: Compiling): Matcher {

@@ -1,7 +1,8 @@
 // Selectors 4, section 4.5: `:has()`
 
 import type { CssNode, Selector } from 'css-tree';
-import { elementsWithin, type SiteElement } from '../../html/document.js';
+import type { SiteElement } from '../../html/document.js';
+import { once, searchedOnce } from './work.js';
 import { UnknownSelector, type CompiledSelector, type Compiling, type Matcher } from './matcher.js';
 
 /** Its selectors start from the element. @throws UnknownSelector */
@@ -19,23 +20,31 @@ export function has(inner: readonly CssNode[], compiling: Compiling): Matcher {
       undefined,
     );
     compiled.push(target);
-    return (element, context) => candidates(element, combinator).some((one) => target.matches(one, context));
+    return reaching(target.matches, combinator);
   });
   compiling.include(compiled);
   return (element, context) => matchers.some((matches) => matches(element, context));
 }
 
-/** Elements that a relative selector may mean. */
-function candidates(element: SiteElement, combinator: string): readonly SiteElement[] {
-  const siblings = element.parent?.elements ?? [];
+/** Whether a relative selector means some element. */
+function reaching(target: Matcher, combinator: string): Matcher {
   switch (combinator) {
     case '>':
-      return element.elements;
+      return once((element, context) => element.elements.some((one) => target(one, context)));
     case '+':
-      return siblings.slice(element.index + 1, element.index + 2);
+      return (element, context) => {
+        const beside = after(element);
+        return beside !== undefined && target(beside, context);
+      };
     case '~':
-      return siblings.slice(element.index + 1);
-    default:
-      return elementsWithin(element).slice(1);
+      return searchedOnce(target, after);
+    default: {
+      const within: Matcher = once((element, context) =>
+        element.elements.some((one) => target(one, context) || within(one, context)),
+      );
+      return within;
+    }
   }
 }
+
+const after = ({ parent, index }: SiteElement): SiteElement | undefined => parent?.elements[index + 1];

@@ -1,5 +1,6 @@
 import type { CssNode, Selector } from 'css-tree';
 import type { SiteElement } from '../../html/document.js';
+import type { MatchingWork } from './work.js';
 
 /** What a selector is matched under. */
 export interface MatchContext {
@@ -9,6 +10,8 @@ export interface MatchContext {
   scope?: SiteElement | undefined;
   /** The host of the shadow tree that the rules stand in. */
   host?: SiteElement | undefined;
+  /** What it has cost so far. */
+  work: MatchingWork;
 }
 
 export type Matcher = (element: SiteElement, context: MatchContext) => boolean;
@@ -112,5 +115,7 @@ function innerSelector(selector: Selector, { compile, outer }: Compiling): Compi
 /** Whether one of them matches. */
 export const any =
   (selectors: readonly CompiledSelector[]): Matcher =>
-  (element, context) =>
-    selectors.some(({ matches }) => matches(element, context));
+  (element, context) => {
+    if (selectors.length > 1) context.work.spend(selectors.length);
+    return selectors.some(({ matches }) => matches(element, context));
+  };

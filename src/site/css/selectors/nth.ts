@@ -1,8 +1,10 @@
 // Selectors 4, section 13: positions among siblings
 
 import type { CssNode } from 'css-tree';
-import { siblingsOf } from './pseudo-classes.js';
+import type { SiteElement } from '../../html/document.js';
 import { any, forgiving, UnknownSelector, type Compiling, type Matcher } from './matcher.js';
+import { siblingsOf } from './pseudo-classes.js';
+import { Remembered } from './work.js';
 
 /** `:nth-child()` and the like. @throws UnknownSelector */
 export function nth(name: string, inner: readonly CssNode[], compiling: Compiling): Matcher {
@@ -14,19 +16,46 @@ export function nth(name: string, inner: readonly CssNode[], compiling: Compilin
   const among = selectors && any(selectors);
   const isLast = name.includes('last');
   const isType = name.endsWith('of-type');
+  const places = new Remembered<ReadonlyMap<SiteElement, number>>();
   return (element, context) => {
-    const fits: (other: typeof element) => boolean = (other) =>
-      (!isType || other.name === element.name) && (!among || among(other, context));
-    if (!fits(element)) return false;
     const siblings = siblingsOf(element);
-    let position = isType || among ? 0 : isLast ? siblings.length - element.index : element.index + 1;
-    if (isType || among) {
-      const [start, end] = isLast ? [element.index, siblings.length - 1] : [0, element.index];
-      for (let i = start; i <= end; i++) if (fits(siblings[i])) position++;
-    }
+    const place = () => {
+      if (!isType && !among) return isLast ? siblings.length - element.index : element.index + 1;
+      const [first] = siblings;
+      context.work.spend(1);
+      const known =
+        places.get(first, context) ??
+        places.set(
+          first,
+          context,
+          placesOf(
+            siblings.filter((one) => !among || among(one, context)),
+            { isType, isLast },
+          ),
+        );
+      return known.get(element);
+    };
+    const position = place();
+    if (position === undefined) return false;
     const steps = (position - b) / (a || 1);
     return a === 0 ? position === b : Number.isInteger(steps) && steps >= 0;
   };
+}
+
+/** From 1, of all of them or of those of each type. */
+function placesOf(
+  siblings: readonly SiteElement[],
+  { isType, isLast }: { isType: boolean; isLast: boolean },
+): ReadonlyMap<SiteElement, number> {
+  const places = new Map<SiteElement, number>();
+  const counts = new Map<string, number>();
+  for (const one of isLast ? [...siblings].reverse() : siblings) {
+    const kind = isType ? one.name : '';
+    const count = (counts.get(kind) ?? 0) + 1;
+    counts.set(kind, count);
+    places.set(one, count);
+  }
+  return places;
 }
 
 function stepOf(node: CssNode): [a: number, b: number] {

@@ -8,8 +8,21 @@ import { UnknownSelector, type Matcher } from './matcher.js';
 export const stateNames =
   /^(hover|active|focus|focus-visible|focus-within|visited|target|target-within|user-valid|user-invalid|popover-open|modal|fullscreen|picture-in-picture|playing|paused|seeking|buffering|stalled|muted|volume-locked|autofill|-webkit-autofill|interest-source|interest-target|current|past|future|invalid|valid|in-range|out-of-range|state|blank)$/;
 
-const isOfType = (element: SiteElement) => (other: SiteElement) => other.name === element.name;
 export const siblingsOf = (element: SiteElement) => element.parent?.elements ?? [element];
+
+/** Of the children of an element the first and the last of each type. */
+const endsByParent = new WeakMap<SiteElement, Map<string, [first: SiteElement, last: SiteElement]>>();
+
+function endsOfType(element: SiteElement): [first: SiteElement, last: SiteElement] {
+  const { parent } = element;
+  if (!parent) return [element, element];
+  let ends = endsByParent.get(parent);
+  if (!ends) {
+    endsByParent.set(parent, (ends = new Map<string, [SiteElement, SiteElement]>()));
+    for (const one of parent.elements) ends.set(one.name, [ends.get(one.name)?.[0] ?? one, one]);
+  }
+  return ends.get(element.name)!;
+}
 const isLink = ({ name, attributes }: SiteElement) =>
   (name === 'a' || name === 'area') && attributes.has('href');
 const isField = ({ name }: SiteElement) =>
@@ -23,9 +36,9 @@ export const around: Readonly<Record<string, Matcher>> = {
   'first-child': (element) => element.index === 0,
   'last-child': (element) => element.index === siblingsOf(element).length - 1,
   'only-child': (element) => siblingsOf(element).length === 1,
-  'first-of-type': (element) => siblingsOf(element).find(isOfType(element)) === element,
-  'last-of-type': (element) => siblingsOf(element).filter(isOfType(element)).at(-1) === element,
-  'only-of-type': (element) => siblingsOf(element).filter(isOfType(element)).length === 1,
+  'first-of-type': (element) => endsOfType(element)[0] === element,
+  'last-of-type': (element) => endsOfType(element)[1] === element,
+  'only-of-type': (element) => endsOfType(element).every((one) => one === element),
 };
 
 /** Those that look at the element itself, with the attributes that they ask for. */

@@ -13,6 +13,7 @@ export interface PageDemand {
   scripts: number;
   /** Whether browsers know how to read it. */
   isEncodingNamed: boolean;
+  isBounded: boolean;
 }
 
 /** What was found while pages were read. */

@@ -28,6 +28,10 @@ export function siteFindings(pages: readonly PageDemand[], found: FoundOnSite): 
       lacking.look(asked);
     }
     preloadedFonts(page, collected);
+    if (page.isBounded) {
+      const message = 'the page has more rules and elements than are compared with each other';
+      collected.add(finding('page-bounded', message, { file: page.page }), [page.page]);
+    }
     if (!page.isEncodingNamed) {
       const message = 'the page has letters beyond ASCII and names no encoding';
       collected.add(finding('encoding-missing', message, { file: page.page }), [page.page]);
