@@ -67,8 +67,15 @@ export function placeText({ file, url, table, line, column }: Place): string {
 }
 
 /** An error that a person can act on: what is wrong, where, and what to do. */
+/** Text without the users and passwords of addresses in it, which are nobody’s business. */
+export const withoutCredentials = (text: string): string =>
+  text.includes('@') ? text.replace(/(\/\/)[^\s/?#"'<>\\]*@/g, '$1') : text;
+
 export class DenseGlyphError extends Error {
   override readonly name = 'DenseGlyphError';
+  readonly reason: string;
+  readonly place: Place;
+  readonly advice: string;
 
   /**
    * @param code stable code, listed in docs/errors.md
@@ -79,13 +86,17 @@ export class DenseGlyphError extends Error {
    */
   constructor(
     readonly code: ErrorCode,
-    readonly reason: string,
-    readonly place: Place = {},
-    readonly advice: string = errorCodes[code].advice,
+    reason: string,
+    place: Place = {},
+    advice: string = errorCodes[code].advice,
     cause?: unknown,
   ) {
     const options = cause === undefined ? undefined : { cause };
-    super([placeText(place), reason].filter(Boolean).join(': ') + `; ${advice}`, options);
+    const said = [placeText(place), reason].filter(Boolean).join(': ') + `; ${advice}`;
+    super(withoutCredentials(said), options);
+    this.reason = withoutCredentials(reason);
+    this.advice = withoutCredentials(advice);
+    this.place = placeWithoutCredentials(place);
   }
 
   get kind(): ErrorKind {
@@ -99,6 +110,12 @@ export class DenseGlyphError extends Error {
     return new DenseGlyphError(this.code, this.reason, { ...place, ...this.place }, this.advice, this);
   }
 }
+
+export const placeWithoutCredentials = (place: Place): Place => ({
+  ...place,
+  ...(place.file === undefined ? {} : { file: withoutCredentials(place.file) }),
+  ...(place.url === undefined ? {} : { url: withoutCredentials(place.url) }),
+});
 
 /** Runs a computation on a file's bytes, at once or in the background; its errors then name the file. */
 export function inFile<Result>(file: string, compute: () => Result): Result {

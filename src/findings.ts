@@ -1,4 +1,4 @@
-import type { Place } from './errors.js';
+import { placeWithoutCredentials, withoutCredentials, type Place } from './errors.js';
 
 /** `error`: something is drawn wrongly or not at all; `warning`: it may be; `note`: worth knowing. */
 export type Severity = 'error' | 'warning' | 'note';
@@ -259,6 +259,11 @@ export const findingCodes = {
     advice: 'name the stylesheet or the font by its URL: adopt <url>; and take it out of the script by hand',
   },
   // What other hosts give
+  'call-bounded': {
+    severity: 'error',
+    effect: 'what was not brought goes on being asked of its host',
+    advice: 'call again for fewer pages or stylesheets, or allow more',
+  },
   'host-failed': {
     severity: 'error',
     effect: 'the face is not at hand, and pages go on asking for it',
@@ -355,10 +360,10 @@ export function finding(
   return {
     code,
     severity: kind.severity,
-    message,
+    message: withoutCredentials(message),
     effect: effect ?? kind.effect,
-    advice: advice ?? kind.advice,
-    place,
+    advice: withoutCredentials(advice ?? kind.advice),
+    place: placeWithoutCredentials(place),
   };
 }
 

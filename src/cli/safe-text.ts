@@ -1,3 +1,5 @@
+import { withoutCredentials } from '../errors.js';
+
 /** What our own colours are made of (ECMA-48, SGR): bold, dim, the six colours, and the end of each. */
 // eslint-disable-next-line no-control-regex -- these are what is looked for
 const ownColours = /^\x1b\[(?:[12]|22|3[1-69])m/;
@@ -10,10 +12,13 @@ const unsafe = /[\x00-\x1f\x7f-\x9f\u200e\u200f\u061c\u2028\u2029\u202a-\u202e\u
  * A line that a terminal shows as it is: whatever comes from fonts, files, archives or pages can't move the cursor, change
  * colours other than ours, break the line or turn it around. Controls show as their pictures (U+2400) or as U+FFFD.
  *
- * @param line one line; breaks in it are shown, not made
+ * Users and passwords of addresses don't stand in it.
+ *
+ * @param text one line; breaks in it are shown, not made
  * @param isColoured whether colours in it are ours; where they aren't used at all none is
  */
-export function safeLine(line: string, isColoured = false): string {
+export function safeLine(text: string, isColoured = false): string {
+  const line = withoutCredentials(text);
   if (!unsafe.test(line)) return line;
   let safe = '';
   for (let at = 0; at < line.length; at++) {

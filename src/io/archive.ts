@@ -1,5 +1,6 @@
 // ZIP (PKWARE APPNOTE 6.3)
 
+import { crc32 } from 'node:zlib';
 import { fromBufferPromise, type Entry, type ZipFile } from 'yauzl';
 import { isFontFile } from '../core/containers/index.js';
 import { maximumFontSize } from '../core/containers/formats.js';
@@ -91,7 +92,11 @@ async function readEntry(zip: ZipFile, entry: Entry): Promise<Uint8Array | undef
       known = true;
     }
   }
-  return known ? Buffer.concat(chunks) : undefined;
+  if (!known) return undefined;
+  const content = Buffer.concat(chunks);
+  if (crc32(content) !== entry.crc32)
+    throw new DenseGlyphError('archive-damaged', `${entry.fileName} is not what its checksum says`);
+  return content;
 }
 
 function unsafe(reason: string): DenseGlyphError {

@@ -103,7 +103,7 @@ export function openFolder(
       size: sizeOfFile(path),
       read: () => readBytes(path, shown(path)),
     })),
-    otherHost: (address) => /^(?:https?:)?\/\/([^/?#]*)/i.exec(address.trim())?.[1],
+    otherHost: (address) => /^(?:https?:)?\/\/(?:[^/?#]*@)?([^/?#]*)/i.exec(address.trim())?.[1],
     shown,
     addressOf: (address, from) => Promise.resolve(addressOf(address, from)),
     named: (file) => Promise.resolve(readBytes(resolve(base, file), file)),

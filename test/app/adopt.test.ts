@@ -1,4 +1,5 @@
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { spawnSync } from 'node:child_process';
 import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -7,6 +8,7 @@ import { openSources } from '#src/app/building/open-sources.js';
 import { mappedCharacters } from '#src/core/text/mapped-characters.js';
 import { startFontHost, type Fault, type FontHost } from '#src/rehearsal/font-host.js';
 import { openFont } from '#src/core/containers/index.js';
+import { cli, tree } from '../../test-support/cli.js';
 import { denseGlyph } from '../../test-support/library.js';
 import { readSample } from '../../test-support/paths.js';
 import { LoggingServer } from '../../test-support/server.js';
@@ -342,4 +344,79 @@ describe('faces come home', () => {
     expect(css.match(/^@font-face \{$/gm)?.length).toBe(css.match(/^\}$/gm)?.length);
     expect(css).not.toContain('liga');
   });
+});
+
+describe('what is done at the same time, or is too much', () => {
+  const sheets = () => ['ferrywake-sans', 'tidelog-mono'].map((name) => `${host.styles}/css/${name}.css`);
+  const families = () =>
+    [...new Set([...textIn('faces.css').matchAll(/font-family: "(.*)"/g)].map(([, name]) => name))].sort();
+
+  test('two calls for one folder both come home, in one process and in two', async () => {
+    await Promise.all(sheets().map((url) => bring([url])));
+    expect(families()).toEqual(['Ferrywake Sans', 'Tidelog Mono']);
+    rmSync(join(folder, 'fonts'), { recursive: true });
+    const allowed = ['--allow-host', ...hosts()];
+    const ended = await Promise.all(
+      sheets().map((url) => cli(['adopt', url, '--out', 'fonts', ...allowed], folder)),
+    );
+    expect(ended.map(({ code }) => code)).toEqual([0, 0]);
+    expect(families()).toEqual(['Ferrywake Sans', 'Tidelog Mono']);
+    expect(inFonts().filter((name) => name.startsWith('.'))).toEqual([]);
+  });
+
+  test('the lock of a process that is gone counts for nothing', async () => {
+    const { pid } = spawnSync(process.execPath, ['-e', '']);
+    put('fonts/.dense-glyph.lock', `${pid}\n`);
+    await bring([sheets()[0]]);
+    expect(inFonts().filter((name) => name.startsWith('.'))).toEqual([]);
+  });
+
+  test('where nothing comes of it no folder is left', async () => {
+    await expect(bring([`${host.styles}/css/nothing.css`])).rejects.toThrow(/404/);
+    expect(readdirSync(folder)).toEqual([]);
+  });
+
+  test('8,000 families: equal files are fetched once, no more than a call may bring, and the rest is told', async () => {
+    const rules = Array.from(
+      { length: 8000 },
+      (_, i) =>
+        `@font-face { font-family: "F${i}"; src: url(${host.files}/files/tidelog-mono-400-400-normal-all.woff2) }`,
+    );
+    put('site/index.html', `<!doctype html><style>${rules.join('')}</style>x`);
+    const { faces, fetched, findings } = await bring(['site'], { mostFiles: 40 });
+    expect([faces.length, fetched]).toEqual([40, 40]);
+    expect(host.requests.filter(({ path }) => path.startsWith('/files/'))).toHaveLength(1);
+    expect(findings.map(({ code, message }) => [code, message])).toEqual([
+      ['call-bounded', '7960 more files are named than a call brings: 40 files (--most-files)'],
+    ]);
+  });
+});
+
+test('users and passwords of addresses stand nowhere', async () => {
+  const named = (path: string) => `${host.styles}${path}`.replace('//', '//harbour:gull%40s@');
+  put('site/index.html', `<!doctype html><link rel=stylesheet href="${named('/css/nothing.css')}">x`);
+  const { code, out, err } = await cli(
+    [
+      'adopt',
+      'site',
+      named('/css/ferrywake-sans.css'),
+      '--out',
+      'fonts',
+      '--json',
+      '--allow-host',
+      ...hosts(),
+    ],
+    folder,
+  );
+  expect([code, err]).toEqual([1, '']);
+  expect(out).toContain('/css/nothing.css');
+  const scanned = await cli(['scan', 'site', '--page', 'report.html', '--json'], folder);
+  const online = await cli(['scan', named('/css/nothing.html'), '--verbose'], folder);
+  const files = tree(join(folder, 'fonts')).map(textIn);
+  const report = readFileSync(join(folder, 'report.html'), 'utf8');
+  // The page itself says it, and its source stands in the report.
+  const said = [out, err, scanned.out, scanned.err, online.out, online.err, ...files].join('\n');
+  expect(online.code).toBe(3);
+  expect(said.split('\n').filter((line) => /harbour:|gull/.test(line))).toEqual([]);
+  expect(report.replaceAll('link rel=stylesheet href=\\"http://harbour:gull%40s@', '')).not.toMatch(/gull/);
 });

@@ -56,6 +56,12 @@ describe('an archive', () => {
       'too many bytes',
     ],
     [
+      'with a font that isn’t what its checksum says',
+      (zip) => zip.writeUInt32LE(1, recordOf(zip, 'in/a.ttf') + 16),
+      'archive-damaged',
+      'in/a.ttf is not what its checksum says',
+    ],
+    [
       'that is cut',
       (zip) => zip.fill(0, zip.length - 22),
       'archive-damaged',

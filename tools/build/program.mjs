@@ -25,6 +25,7 @@ const fromZlib = [
   'brotliCompressSync',
   'brotliDecompress',
   'brotliDecompressSync',
+  'crc32',
   'deflateSync',
   'gunzip',
   'inflate',

@@ -1,9 +1,10 @@
 import { relative, resolve } from 'node:path';
 import { fontFaceText, formatHints } from '../../core/face/index.js';
-import { DenseGlyphError } from '../../errors.js';
+import { DenseGlyphError, withoutCredentials } from '../../errors.js';
 import { finding, type Finding } from '../../findings.js';
 import { projectBrowsers } from '../../io/browsers.js';
 import { filesOf } from '../../io/earlier-files.js';
+import { aloneIn } from '../../io/folder-lock.js';
 import { HttpClient, type NamedHosts } from '../../io/http/index.js';
 import { writeWhole } from '../../io/write-whole.js';
 import { sha256 } from '../../kit/digest.js';
@@ -21,7 +22,7 @@ import {
   type JoinedFile,
   type ReplacedFile,
 } from './ledger.js';
-import { Bringer, withoutCredentials, type Brought } from './bringer.js';
+import { Bringer, type Brought } from './bringer.js';
 import { HostedStylesheets, type HostedFace } from './hosted-stylesheets.js';
 import { findHostedFaces } from './hosted-faces.js';
 import { joinedFaces, type FaceInParts } from './joined-faces.js';
@@ -44,6 +45,8 @@ export interface AdoptRequest {
   rights?: string | undefined;
   /** Hosts on this machine or its network that may be asked: `intranet`, `localhost:8000`. */
   allowHosts?: readonly string[] | undefined;
+  /** Files that a call brings at most; 2,000 if left out. */
+  mostFiles?: number | undefined;
   /** Milliseconds that an answer may take, with what is tried again; 20,000 if left out. */
   time?: number | undefined;
 }
@@ -74,9 +77,18 @@ export interface AdoptResult {
  */
 export async function adopt(request: AdoptRequest, progress?: OnProgress): Promise<AdoptResult> {
   const out = resolve(request.folder, request.out);
-  const earlier = adoptedLedger(out);
   const shown = relative(request.folder, out).replaceAll('\\', '/') || '.';
-  if (request.offline) return fromWhatIsThere(earlier, out, shown);
+  if (request.offline) return fromWhatIsThere(adoptedLedger(out), out, shown);
+  return aloneIn(out, () => adoptTo(out, shown, request, progress));
+}
+
+async function adoptTo(
+  out: string,
+  shown: string,
+  request: AdoptRequest,
+  progress?: OnProgress,
+): Promise<AdoptResult> {
+  const earlier = adoptedLedger(out);
   const options = {
     namedHosts: namedHosts(request),
     retries: 3,
@@ -98,7 +110,7 @@ export async function adopt(request: AdoptRequest, progress?: OnProgress): Promi
         { file: request.inputs.join(', ') },
         'name the pages, or the stylesheet, that do; dense-glyph scan says what pages draw',
       );
-    const bringer = new Bringer(client, request.rights, earlier, out);
+    const bringer = new Bringer(client, request.rights, earlier, out, request.mostFiles);
     const brought = await bringer.all(hosted.faces, progress);
     findings.push(...bringer.failures);
     bringer.checkRights();
@@ -201,7 +213,7 @@ function writeLedger(
   const adopted = [...files.values()].map(({ file }) => file);
   const asked = [...hosted.stylesheets.values()].map(({ url, families }): AdoptedStylesheet => {
     const sheet = sheets.sheets.get(url);
-    const own = { url: withoutCredentials(url), families };
+    const own = { url: withoutCredentials(url), families: [...families] };
     return sheet ? { ...own, file: sheet.file, hasOthers: sheet.hasOthers } : own;
   });
   // What other calls brought stays, and what a stylesheet had named that could not be had today.

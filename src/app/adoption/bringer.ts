@@ -2,7 +2,7 @@ import { basename } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import pMap from 'p-map';
 import { sourcesOf, type Source } from '../../core/source/index.js';
-import { DenseGlyphError } from '../../errors.js';
+import { DenseGlyphError, withoutCredentials } from '../../errors.js';
 import { finding, type Finding } from '../../findings.js';
 import { filesOf } from '../../io/earlier-files.js';
 import { readBytes } from '../../io/read.js';
@@ -28,11 +28,24 @@ const formatOrder = ['woff2', 'woff', 'otf', 'ttf', 'eot'];
 /** Files that are asked for at a time; the client has few connections to each host. */
 const atOnce = 8;
 
+/** What a call brings unless it is told otherwise: the partial files of some large families. */
+export const bringing = {
+  files: 2000,
+  bytes: 1_000_000_000,
+  /** Milliseconds. */
+  time: 900_000,
+} as const;
+
 /** Fetches the files of faces, and checks what is inside. */
 export class Bringer {
   readonly failures: Finding[] = [];
   fetched = 0;
   kept = 0;
+  private readonly start = Date.now();
+  private bytes = 0;
+  private begun = 0;
+  /** Files that a bound kept from being asked for, by what it is. */
+  private readonly left = new Map<string, number>();
   private readonly brought = new Map<string, Promise<Brought | undefined>>();
   private readonly answers = new Map<string, Promise<Fetched | Error>>();
   /** Rules by the files that they name. */
@@ -46,6 +59,7 @@ export class Bringer {
     private readonly rights: string | undefined,
     earlier: AdoptedLedger | undefined,
     out: string,
+    private readonly mostFiles: number = bringing.files,
   ) {
     this.earlier = new Map(earlier?.adopted.map((one) => [one.from, one]));
     this.read = filesOf(out);
@@ -55,8 +69,16 @@ export class Bringer {
     faces: readonly HostedFace[],
     progress?: OnProgress,
   ): Promise<{ face: HostedFace; brought: Brought }[]> {
+    const named = new Set(
+      faces.flatMap((face) =>
+        this.sourcesOf(face)
+          .slice(0, 1)
+          .map(({ url }) => url),
+      ),
+    ).size;
+    const bounded = named > this.mostFiles ? ` (${this.mostFiles} of ${named} files)` : '';
     const steps = new Steps(
-      'bringing faces home',
+      `bringing faces home${bounded}`,
       faces.map(() => 1),
       progress,
     );
@@ -76,6 +98,10 @@ export class Bringer {
       },
       { concurrency: atOnce },
     );
+    for (const [bound, count] of this.left) {
+      const message = `${count} more ${count === 1 ? 'file is' : 'files are'} named than a call brings: ${bound}`;
+      this.failures.push(finding('call-bounded', message));
+    }
     return found.flat();
   }
 
@@ -92,16 +118,34 @@ export class Bringer {
   }
 
   private async best(face: HostedFace): Promise<Brought | undefined> {
-    const order = ({ format, url }: { format?: string; url: string }) =>
-      formatOrder.indexOf(plainFormat(format, url));
-    const sources = face.sources.filter((one) => order(one) >= 0).sort((a, b) => order(a) - order(b));
-    for (const { url } of sources) {
+    for (const { url } of this.sourcesOf(face)) {
       const key = sharedKey(url, face);
       let known = this.brought.get(key);
+      const bound = known ? undefined : this.bound();
+      if (bound !== undefined) {
+        this.left.set(bound, (this.left.get(bound) ?? 0) + 1);
+        return undefined;
+      }
       if (!known) this.brought.set(key, (known = this.bring(url, this.rulesOf.get(key) ?? [face])));
       const brought = await known;
       if (brought) return brought;
     }
+    return undefined;
+  }
+
+  /** The best first. */
+  private sourcesOf({ sources }: HostedFace): HostedFace['sources'] {
+    const order = ({ format, url }: { format?: string; url: string }) =>
+      formatOrder.indexOf(plainFormat(format, url));
+    return sources.filter((one) => order(one) >= 0).sort((a, b) => order(a) - order(b));
+  }
+
+  /** Why no more is asked for. */
+  private bound(): string | undefined {
+    if (this.begun >= this.mostFiles) return `${this.mostFiles} files (--most-files)`;
+    if (this.bytes >= bringing.bytes) return `${bringing.bytes / 1_000_000} MB`;
+    if (Date.now() - this.start >= bringing.time) return `what comes in ${bringing.time / 60_000} minutes`;
+    this.begun++;
     return undefined;
   }
 
@@ -159,6 +203,7 @@ export class Bringer {
   }
 
   private note(brought: Brought, wasThere: boolean): Brought {
+    this.bytes += brought.bytes.length;
     if (wasThere) this.kept++;
     else this.fetched++;
     if (brought.source.licence.restricted) this.forbidden.push(brought);
@@ -213,12 +258,3 @@ const plainFormat = (format: string | undefined, url: string): string => {
     { truetype: 'ttf', opentype: 'otf', 'embedded-opentype': 'eot' }[hint] ?? (hint === '' ? 'ttf' : hint)
   );
 };
-
-/** Credentials are nobody's business who reads a ledger. */
-export function withoutCredentials(address: string): string {
-  if (!URL.canParse(address)) return address;
-  const url = new URL(address);
-  url.username = '';
-  url.password = '';
-  return url.href;
-}

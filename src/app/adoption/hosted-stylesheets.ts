@@ -21,7 +21,7 @@ export interface HostedFace extends FontFaceDescriptors {
 
 export interface AskedStylesheet {
   url: string;
-  families: string[];
+  families: Set<string>;
 }
 
 /** A stylesheet as a host gave it to a browser of today. */
@@ -151,10 +151,10 @@ export class HostedStylesheets {
     stylesheet: string,
     isLocal: (url: string) => boolean = (url) => !url.startsWith('file:'),
   ): void {
-    const known = this.stylesheets.get(stylesheet) ?? { url: stylesheet, families: [] };
+    const known = this.stylesheets.get(stylesheet) ?? { url: stylesheet, families: new Set<string>() };
     this.stylesheets.set(stylesheet, known);
     for (const face of faces) {
-      if (!known.families.includes(face.family)) known.families.push(face.family);
+      known.families.add(face.family);
       const sources = face.sources.flatMap((source) => {
         if (source.url === undefined || !URL.canParse(source.url, address)) return [];
         const url = new URL(source.url, address).href;

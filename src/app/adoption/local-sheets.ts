@@ -1,6 +1,7 @@
 import { extname } from 'node:path';
 import { fontFaceText, formatHints } from '../../core/face/index.js';
 import { slug } from '../../core/face/slug.js';
+import { withoutCredentials } from '../../errors.js';
 import { finding, type Finding } from '../../findings.js';
 import type { HttpClient } from '../../io/http/index.js';
 import { sha256 } from '../../kit/digest.js';
@@ -9,7 +10,7 @@ import { addressEdits, addressesIn } from '../../site/edits/address-edits.js';
 import { applied } from '../../site/edits/edits.js';
 import { itemsByRule } from '../../site/edits/font-face-items.js';
 import { faceRuleOf } from '../../site/usage/declared-faces.js';
-import { withoutCredentials, type Brought } from './bringer.js';
+import type { Brought } from './bringer.js';
 import { fetchFailure } from './fetch-failure.js';
 import type { HostedSheet } from './hosted-stylesheets.js';
 import type { AdoptedAsset } from './ledger.js';

@@ -16,6 +16,16 @@ export function readFormats(text: string): FontFormat[] {
   return [...new Set(wanted)] as FontFormat[];
 }
 
+/** What reads an option that counts something from 1. */
+export const countFor =
+  (option: string) =>
+  (text: string): number => {
+    const count = Number(text);
+    if (Number.isInteger(count) && count > 0) return count;
+    const reason = `${option}: "${text}" is no count`;
+    throw new DenseGlyphError('call-invalid', reason, {}, 'write a number from 1');
+  };
+
 /** Checked after misspelt options, which are the likelier mistake. */
 export function required(command: string, option: string, value: string | undefined): string {
   if (value) return value;

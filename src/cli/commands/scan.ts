@@ -1,8 +1,8 @@
 import type { Command } from 'commander';
 import { scan } from '../../app/scanning/scan.js';
-import { DenseGlyphError } from '../../errors.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
+import { countFor } from './options.js';
 import { scanLines, traceLines } from '../views/scan.js';
 
 export const summary = 'say which face draws which characters of a site, who asks for it, and what is wrong';
@@ -25,7 +25,11 @@ export function configure(command: Command, terminal: Terminal): void {
       'what URLs with a slash start from; the folder that is named, for files the current one',
     )
     .option('--run-scripts', 'let an installed Chromium run the scripts of each page first')
-    .option('--most-pages <n>', 'of a URL, how many pages are read that links lead to (200)', pageCount)
+    .option(
+      '--most-pages <n>',
+      'of a URL, how many pages are read that links lead to (200)',
+      countFor('--most-pages'),
+    )
     .option('--trace <what>', 'say who asks for a family, a face ("Harbour Slab 700 italic") or characters')
     .option('--page <file>', 'write the whole as a page that works without a server')
     .addHelpText('after', '\nExample:\n  dense-glyph scan site --trace "Harbour Slab 700"\n')
@@ -43,15 +47,4 @@ export function configure(command: Command, terminal: Terminal): void {
       if (page !== undefined) reporter.say(`Next  open ${page}: it needs no server.`);
       if (result.findings.some(({ severity }) => severity === 'error')) terminal.fallShort();
     });
-}
-
-function pageCount(text: string): number {
-  const count = Number(text);
-  if (Number.isInteger(count) && count > 0) return count;
-  throw new DenseGlyphError(
-    'call-invalid',
-    `--most-pages: "${text}" is no count`,
-    {},
-    'write a number from 1',
-  );
 }

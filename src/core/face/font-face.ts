@@ -32,11 +32,11 @@ export const formatHints = {
   svg: 'svg',
 } as const;
 
-/** A string in double quotes (CSSOM, "serialize a string"). */
+/** A string in double quotes (CSSOM, "serialize a string"); it ends no style element that it stands in. */
 export function cssString(value: string): string {
   const escaped = value
     .replace(/["\\]/g, '\\$&')
-    .replace(/\p{Cc}/gu, (c) => `\\${c.charCodeAt(0).toString(16)} `);
+    .replace(/[\p{Cc}<]/gu, (c) => `\\${c.charCodeAt(0).toString(16)} `);
   return `"${escaped}"`;
 }
 

@@ -55,7 +55,7 @@ function wired(html: string, wiring: PageWiring): string {
     const gone = known ? [removal(html, known.start, known.end)] : [];
     return applied(html, withoutInner([...edits, ...gone]));
   }
-  const stays = known && (after === undefined || known.start > after) ? known : undefined;
+  const stays = known && (after === undefined || known.start >= after) ? known : undefined;
   const moved = known && !stays ? [removal(html, known.start, known.end)] : [];
   const at = Math.max(place ?? headPlace(html), after ?? 0);
   return applied(

@@ -1,3 +1,4 @@
+import { withoutCredentials } from '../../../errors.js';
 import { finding } from '../../../findings.js';
 import type { OnPages, SiteProblem } from '../found-on-pages.js';
 import type { HostedReference } from '../hosted-references.js';
@@ -42,7 +43,7 @@ const waits: Partial<Readonly<Record<HostedReference['kind'], string>>> = {
 /** @param references to one address */
 export function hostedReference(references: readonly OnPages<HostedReference>[], collected: Collector): void {
   const [{ kind, url, file, line }, ...others] = references;
-  const host = /^(?:https?:)?\/\/([^/?#]*)/i.exec(url)?.[1] ?? url;
+  const host = /^(?:https?:)?\/\/([^/?#]*)/i.exec(withoutCredentials(url))?.[1] ?? url;
   const also = others.length > 0 ? `, asked in ${references.length} places` : '';
   const message = `${kindWords[kind]} another host, ${host}${also}`;
   const effect = waits[kind];
