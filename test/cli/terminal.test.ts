@@ -118,6 +118,7 @@ describe('progress', () => {
       encoding: 'utf8',
     });
     expect(stderr.match(/0 of 1, 0 B of 4\.0 MB {2}large\.otf/g)?.length).toBeGreaterThan(3);
+    // eslint-disable-next-line no-control-regex -- what takes the line away
     expect(stderr).toMatch(/4\.0 MB, 2 s {2}large\.otf[^\n]*\r\x1b\[2K$/);
   });
 

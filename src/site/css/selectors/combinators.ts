@@ -2,7 +2,7 @@
 
 import type { SiteElement } from '../../html/document.js';
 import { UnknownSelector, type MatchContext, type Matcher } from './matcher.js';
-import { searchedBy, searchedOnce } from './work.js';
+import { searchedBy, searchedOnce } from './remembered.js';
 
 /** The one element that a combinator means, as seen from the one on its right. */
 const nearest: Readonly<Record<string, (left: Matcher) => Matcher>> = {

@@ -17,7 +17,7 @@ import {
 } from './matcher.js';
 import { nth } from './nth.js';
 import { around, dir, lang, own, stateNames } from './pseudo-classes.js';
-import { once } from './work.js';
+import { once } from './remembered.js';
 
 /**
  * @param outer the selectors of the rule around, for `&`

@@ -2,7 +2,7 @@
 
 import type { CssNode, Selector } from 'css-tree';
 import type { SiteElement } from '../../html/document.js';
-import { once, searchedOnce } from './work.js';
+import { once, searchedOnce } from './remembered.js';
 import { UnknownSelector, type CompiledSelector, type Compiling, type Matcher } from './matcher.js';
 
 /** Its selectors start from the element. @throws UnknownSelector */

@@ -4,7 +4,7 @@ import type { CssNode } from 'css-tree';
 import type { SiteElement } from '../../html/document.js';
 import { any, forgiving, UnknownSelector, type Compiling, type Matcher } from './matcher.js';
 import { siblingsOf } from './pseudo-classes.js';
-import { Remembered } from './work.js';
+import { Remembered } from './remembered.js';
 
 /** `:nth-child()` and the like. @throws UnknownSelector */
 export function nth(name: string, inner: readonly CssNode[], compiling: Compiling): Matcher {
