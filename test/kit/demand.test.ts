@@ -51,7 +51,7 @@ const asking = (
       features: new Set(features),
       variations: new Set(),
       typedIn: new Set(),
-      synthesis: 'weight style',
+      mayFake: { bold: true, slant: true },
       screens: new Set(screens),
     },
   ];

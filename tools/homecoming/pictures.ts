@@ -24,8 +24,12 @@ const heldStill = `(() => {
   document.addEventListener('DOMContentLoaded', still);
 })()`;
 
+/** Scripts that measure the page are asked again once its faces are there: before, it is chance which of them had come. */
 const settled = `(async () => {
   await document.fonts.ready;
+  dispatchEvent(new Event('resize'));
+  // They wait for the end of a resize themselves.
+  await new Promise((done) => setTimeout(done, 400));
   await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
   await document.fonts.ready;
 })()`;
@@ -36,6 +40,9 @@ const unhinted = `<?xml version="1.0"?><!DOCTYPE fontconfig SYSTEM "fonts.dtd"><
 <match target="font"><edit name="hinting" mode="assign"><bool>false</bool></edit><edit name="autohint" mode="assign"><bool>false</bool></edit><edit name="hintstyle" mode="assign"><const>hintnone</const></edit><edit name="antialias" mode="assign"><bool>true</bool></edit></match>
 <match target="pattern"><edit name="hinting" mode="assign"><bool>false</bool></edit><edit name="hintstyle" mode="assign"><const>hintnone</const></edit></match>
 </fontconfig>`;
+
+/** Looks at a page, after which it is taken as it is. */
+const mostLooks = 12;
 
 /** A page is drawn to here. */
 const tallest = 6000;
@@ -93,9 +100,20 @@ export async function startPhotographer(engine: Exclude<EngineName, 'webkit'>): 
         await page.goto(url, { waitUntil: 'load', timeout: 20_000 }).catch(ifLate);
         await page.waitForNetworkIdle({ idleTime: patience, timeout: 10_000 }).catch(ifLate);
         await page.evaluate(settled);
-        const height = Number(await page.evaluate('Math.max(document.documentElement.scrollHeight, 1)'));
-        const clip = { x: 0, y: 0, width, height: Math.min(height, tallest) };
-        return Buffer.from(await page.screenshot({ clip, captureBeyondViewport: true }));
+        const shot = async () => {
+          const height = Number(await page.evaluate('Math.max(document.documentElement.scrollHeight, 1)'));
+          const clip = { x: 0, y: 0, width, height: Math.min(height, tallest) };
+          return Buffer.from(await page.screenshot({ clip, captureBeyondViewport: true }));
+        };
+        // Scripts draw some things bit by bit: the picture is that of a page which has come to rest.
+        let last = await shot();
+        for (let looks = 1; looks < mostLooks; looks++) {
+          await new Promise((done) => setTimeout(done, 300));
+          const next = await shot();
+          if (next.equals(last)) break;
+          last = next;
+        }
+        return last;
       } finally {
         await context.close();
       }

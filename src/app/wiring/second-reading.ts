@@ -111,7 +111,7 @@ async function drawings(
         const label = faceLabel({ weight: [weight, weight], style, stretch: [stretch, stretch] });
         const stack = face.stack.map((name) => name.toLowerCase());
         return [
-          JSON.stringify([stack, label, face.synthesis]),
+          JSON.stringify([stack, label, face.mayFake]),
           { asked: `${face.stack[0] ?? ''} ${label}`.trim(), drawn },
         ] as const;
       });

@@ -1,43 +1,22 @@
 // CSS Cascade 5, section 4; Custom Properties 1: what an element's declarations come to
 
-import { normalVariants, variantsIn, type FontVariants } from '../css/font-variants.js';
-import { familiesIn, fontIn, stretchIn, styleIn, weightIn, type TextStyle } from '../css/font-values.js';
-import { componentsOf, textOf, tokensOf, type Token } from '../css/tokens.js';
+import {
+  initialValues,
+  longhandNamed,
+  longhands,
+  ownValues,
+  shorthandNamed,
+  type Longhand,
+  type PropertyValues,
+} from '../css/properties/index.js';
+import { tokensOf, type Token } from '../css/tokens.js';
 import { customProperties, substituted } from './substitution.js';
 
 /** What of an element's style decides which face draws which characters. */
-export interface ComputedStyle extends FontVariants {
-  families: readonly string[];
-  weight: number;
-  style: TextStyle;
-  /** Percent. */
-  stretch: number;
-  /** `font-feature-settings` and `font-variation-settings`, as they are written. */
-  featureSettings: string;
-  variationSettings: string;
-  synthesis: string;
-  transform: string;
-  quotes: string;
-  listStyle: string;
-  isListImage: boolean;
-  emphasis: string;
-  hyphenCharacter: string;
-  /** `text-security`, which browsers know with a prefix. */
-  security: string;
-  hyphens: string;
-  isVisible: boolean;
+export interface ComputedStyle extends Readonly<PropertyValues> {
   /** Values of custom properties, shared where nothing of them changes. */
   custom: ReadonlyMap<string, string>;
-  /** Not inherited. */
-  /** `boxless`: it draws no line of its own, as `contents`, flex and grid containers. */
-  display: 'none' | 'list-item' | 'boxless' | 'box';
-  content: string;
-  counterReset: string;
-  counterIncrement: string;
-  counterSet: string;
-  textOverflow: string;
-  isContentHidden: boolean;
-  /** The rules that decided the family, weight and style, by property. */
+  /** The rules that decided its properties, by their names. */
   deciders: ReadonlyMap<string, AppliedDeclaration>;
 }
 
@@ -51,215 +30,20 @@ export interface AppliedDeclaration {
   place: { file: string; line: number; selector: string } | undefined;
 }
 
-export const initialStyle: ComputedStyle = {
-  // What browsers take where nobody says anything.
-  families: ['Times New Roman'],
-  weight: 400,
-  style: 'normal',
-  stretch: 100,
-  ...normalVariants,
-  featureSettings: 'normal',
-  variationSettings: 'normal',
-  synthesis: 'weight style small-caps',
-  transform: 'none',
-  quotes: 'auto',
-  listStyle: 'disc',
-  isListImage: false,
-  emphasis: 'none',
-  hyphenCharacter: 'auto',
-  security: 'none',
-  hyphens: 'manual',
-  isVisible: true,
-  custom: new Map(),
-  display: 'box',
-  content: 'normal',
-  counterReset: 'none',
-  counterIncrement: 'none',
-  counterSet: 'none',
-  textOverflow: 'clip',
-  isContentHidden: false,
-  deciders: new Map(),
-};
+export const initialStyle: ComputedStyle = { ...initialValues, custom: new Map(), deciders: new Map() };
 
-/** The style of an element without declarations of its own. */
-const inherited = (parent: ComputedStyle): ComputedStyle => ({
-  ...parent,
-  display: 'box',
-  content: 'normal',
-  counterReset: 'none',
-  counterIncrement: 'none',
-  counterSet: 'none',
-  textOverflow: 'clip',
-});
-
-type Key = Exclude<keyof ComputedStyle, 'custom' | 'deciders'>;
-
-/** @returns undefined for a value that isn't valid */
-type Setter = (tokens: readonly Token[], target: ComputedStyle, parent: ComputedStyle) => true | undefined;
-
-const word =
-  (key: Key, valid?: RegExp): Setter =>
-  (tokens, target) => {
-    const text = textOf(tokens);
-    if (valid && !valid.test(text)) return undefined;
-    (target as unknown as Record<string, unknown>)[key] = text;
-    return true;
-  };
-
-const set = <Value>(value: Value | undefined, apply: (value: Value) => void): true | undefined => {
-  if (value === undefined) return undefined;
-  apply(value);
-  return true;
-};
-
-const variantKeys = Object.keys(normalVariants) as (keyof FontVariants)[];
-
-/** Each property with what it sets, and the keys that `inherit` and the like mean. */
-const properties: Readonly<Record<string, { keys: readonly Key[]; isInherited: boolean; set: Setter }>> = {
-  'font-family': {
-    keys: ['families'],
-    isInherited: true,
-    set: (tokens, target) => set(familiesIn(tokens), (value) => (target.families = value)),
-  },
-  'font-weight': {
-    keys: ['weight'],
-    isInherited: true,
-    set: (tokens, target, parent) => set(weightIn(tokens, parent.weight), (value) => (target.weight = value)),
-  },
-  'font-style': {
-    keys: ['style'],
-    isInherited: true,
-    set: (tokens, target) => set(styleIn(tokens), (value) => (target.style = value)),
-  },
-  'font-stretch': {
-    keys: ['stretch'],
-    isInherited: true,
-    set: (tokens, target) => set(stretchIn(tokens), (value) => (target.stretch = value)),
-  },
-  'font-variant-caps': { keys: ['caps'], isInherited: true, set: word('caps', /^[a-z-]+$/i) },
-  'font-variant': {
-    keys: variantKeys,
-    isInherited: true,
-    set: (tokens, target) => set(variantsIn(tokens), (value) => Object.assign(target, value)),
-  },
-  'font-variant-ligatures': { keys: ['variantLigatures'], isInherited: true, set: word('variantLigatures') },
-  'font-variant-alternates': {
-    keys: ['variantAlternates'],
-    isInherited: true,
-    set: word('variantAlternates'),
-  },
-  'font-variant-numeric': { keys: ['variantNumeric'], isInherited: true, set: word('variantNumeric') },
-  'font-variant-east-asian': { keys: ['variantEastAsian'], isInherited: true, set: word('variantEastAsian') },
-  'font-variant-position': { keys: ['variantPosition'], isInherited: true, set: word('variantPosition') },
-  'font-feature-settings': { keys: ['featureSettings'], isInherited: true, set: word('featureSettings') },
-  'font-variation-settings': {
-    keys: ['variationSettings'],
-    isInherited: true,
-    set: word('variationSettings'),
-  },
-  'font-synthesis': { keys: ['synthesis'], isInherited: true, set: word('synthesis') },
-  font: {
-    keys: ['families', 'weight', 'style', 'stretch', ...variantKeys, 'featureSettings', 'variationSettings'],
-    isInherited: true,
-    set: (tokens, target, parent) =>
-      set(fontIn(tokens), ({ families, weight, style, stretch, caps }) => {
-        const settings = { featureSettings: 'normal', variationSettings: 'normal' };
-        Object.assign(target, { families, style, stretch, ...normalVariants, caps, ...settings });
-        target.weight = weight ? weightIn(weight, parent.weight)! : 400;
-      }),
-  },
-  'text-transform': { keys: ['transform'], isInherited: true, set: word('transform', /^[a-z -]+$/i) },
-  quotes: { keys: ['quotes'], isInherited: true, set: word('quotes') },
-  'list-style-type': { keys: ['listStyle'], isInherited: true, set: word('listStyle') },
-  'list-style-image': {
-    keys: ['isListImage'],
-    isInherited: true,
-    set: (tokens, target) => {
-      target.isListImage = textOf(tokens).toLowerCase() !== 'none';
-      return true;
-    },
-  },
-  'list-style': {
-    keys: ['listStyle', 'isListImage'],
-    isInherited: true,
-    set: (tokens, target) => {
-      const parts = componentsOf(tokens).map(textOf);
-      const isImage = (part: string) =>
-        /^(url|image|image-set|linear-gradient|radial-gradient)\(/i.test(part);
-      const types = parts.filter((part) => !/^(inside|outside)$/i.test(part) && !isImage(part));
-      target.isListImage = parts.some(isImage);
-      target.listStyle = types.find((part) => part.toLowerCase() !== 'none') ?? types[0] ?? 'disc';
-      return true;
-    },
-  },
-  'text-emphasis': { keys: ['emphasis'], isInherited: true, set: word('emphasis') },
-  'text-emphasis-style': { keys: ['emphasis'], isInherited: true, set: word('emphasis') },
-  'hyphenate-character': { keys: ['hyphenCharacter'], isInherited: true, set: word('hyphenCharacter') },
-  'text-security': { keys: ['security'], isInherited: true, set: word('security') },
-  hyphens: { keys: ['hyphens'], isInherited: true, set: word('hyphens') },
-  visibility: {
-    keys: ['isVisible'],
-    isInherited: true,
-    set: (tokens, target) => {
-      target.isVisible = textOf(tokens).toLowerCase() === 'visible';
-      return true;
-    },
-  },
-  display: {
-    keys: ['display'],
-    isInherited: false,
-    set: (tokens, target) => {
-      const text = textOf(tokens).toLowerCase();
-      if (!/^[a-z -]+$/.test(text)) return undefined;
-      if (text === 'none') target.display = 'none';
-      else if (/\blist-item\b/.test(text)) target.display = 'list-item';
-      else
-        target.display = /\b(?:contents|flex|grid|table-row|table)$|-group$/.test(text) ? 'boxless' : 'box';
-      return true;
-    },
-  },
-  'content-visibility': {
-    keys: ['isContentHidden'],
-    isInherited: true,
-    set: (tokens, target) => {
-      target.isContentHidden = textOf(tokens).toLowerCase() === 'hidden';
-      return true;
-    },
-  },
-  content: { keys: ['content'], isInherited: false, set: word('content') },
-  'counter-reset': { keys: ['counterReset'], isInherited: false, set: word('counterReset') },
-  'counter-increment': { keys: ['counterIncrement'], isInherited: false, set: word('counterIncrement') },
-  'counter-set': { keys: ['counterSet'], isInherited: false, set: word('counterSet') },
-  'text-overflow': { keys: ['textOverflow'], isInherited: false, set: word('textOverflow') },
-};
-
-/** Which shorthands set a longhand too. */
-const shorthands: Readonly<Record<string, readonly string[]>> = {
-  'font-family': ['font'],
-  'font-weight': ['font'],
-  'font-style': ['font'],
-  'font-stretch': ['font'],
-  'font-variant-caps': ['font', 'font-variant'],
-  'font-variant-ligatures': ['font', 'font-variant'],
-  'font-variant-alternates': ['font', 'font-variant'],
-  'font-variant-numeric': ['font', 'font-variant'],
-  'font-variant-east-asian': ['font', 'font-variant'],
-  'font-variant-position': ['font', 'font-variant'],
-  'font-feature-settings': ['font'],
-  'font-variation-settings': ['font'],
-  'list-style-type': ['list-style'],
-  'list-style-image': ['list-style'],
-  'text-emphasis-style': ['text-emphasis'],
-};
+type Key = keyof PropertyValues;
+type Values = Record<Key, unknown>;
 
 /**
  * @param applied all that matches, the strongest last
  * @param parent the style that is inherited from
  */
 export function computedStyle(applied: readonly AppliedDeclaration[], parent: ComputedStyle): ComputedStyle {
-  const style = inherited(parent);
-  if (applied.length === 0) return style;
-  style.custom = customProperties(applied, parent.custom);
+  // The style of an element without declarations of its own.
+  const values: Values & Omit<ComputedStyle, Key> = { ...parent, ...ownValues };
+  if (applied.length === 0) return values as ComputedStyle;
+  values.custom = customProperties(applied, parent.custom);
   const deciders = new Map(parent.deciders);
   const byProperty = new Map<string, AppliedDeclaration[]>();
   const add = (property: string, declaration: AppliedDeclaration) => {
@@ -270,42 +54,36 @@ export function computedStyle(applied: readonly AppliedDeclaration[], parent: Co
   for (const declaration of applied) {
     const { property } = declaration;
     if (property.startsWith('--')) continue;
-    if (property === 'all') for (const one of longhands) add(one, declaration);
-    else if (Object.hasOwn(longhandsOf, property))
-      for (const one of longhandsOf[property]) add(one, declaration);
-    else if (Object.hasOwn(properties, property === 'font-width' ? 'font-stretch' : property))
-      add(property === 'font-width' ? 'font-stretch' : property, declaration);
+    if (property === 'all') for (const { name } of longhands) add(name, declaration);
+    const shorthand = shorthandNamed.get(property);
+    for (const { name } of shorthand?.longhands ?? []) add(name, declaration);
+    const longhand = longhandNamed.get(property);
+    if (longhand) add(longhand.name, declaration);
   }
-  for (const [longhand, declarations] of byProperty) {
-    const decider = resolve(longhand, declarations, style, parent);
-    if (decider) deciders.set(longhand, decider);
+  for (const [name, declarations] of byProperty) {
+    const decider = resolve(longhandNamed.get(name)!, declarations, values, parent);
+    if (decider) deciders.set(name, decider);
   }
-  style.deciders = deciders;
-  return style;
+  values.deciders = deciders;
+  return values as ComputedStyle;
 }
 
-const longhandsOf: Record<string, string[]> = {};
-for (const [longhand, names] of Object.entries(shorthands)) {
-  for (const name of names) (longhandsOf[name] ??= []).push(longhand);
-}
-const longhands = Object.keys(properties).filter((name) => !Object.hasOwn(longhandsOf, name));
+type Property = Longhand<string, Key, unknown>;
 
 /** Sets one longhand by the strongest declaration that is valid. @returns which one that was */
 function resolve(
-  longhand: string,
+  longhand: Property,
   declarations: readonly AppliedDeclaration[],
-  style: ComputedStyle,
+  values: Values & Pick<ComputedStyle, 'custom'>,
   parent: ComputedStyle,
 ): AppliedDeclaration | undefined {
-  const { keys, isInherited } = properties[longhand];
-  const take = (from: ComputedStyle) => {
-    for (const key of keys) (style as unknown as Record<string, unknown>)[key] = from[key];
-  };
+  const { key, initial, isInherited } = longhand;
+  const unset = () => (isInherited ? parent[key] : initial);
   for (let i = declarations.length - 1; i >= 0; i--) {
     const declaration = declarations[i];
     const hasVariables = /\bvar\(|\benv\(/i.test(declaration.value);
-    const value = hasVariables ? substituted(declaration.value, style.custom) : declaration.value;
-    const keyword = value?.trim().toLowerCase();
+    const text = hasVariables ? substituted(declaration.value, values.custom) : declaration.value;
+    const keyword = text?.trim().toLowerCase();
     if (keyword === 'revert' || keyword === 'revert-layer') {
       const weaker = declarations
         .slice(0, i)
@@ -314,37 +92,35 @@ function resolve(
             ? origin === 'user-agent'
             : origin !== declaration.origin || layer !== declaration.layer,
         );
-      if (weaker.length > 0) return resolve(longhand, weaker, style, parent);
-      take(isInherited ? parent : initialStyle);
+      if (weaker.length > 0) return resolve(longhand, weaker, values, parent);
+      values[key] = unset();
       return declaration;
     }
-    if (keyword === 'inherit' || (keyword === 'unset' && isInherited)) take(parent);
-    else if (keyword === 'initial' || keyword === 'unset') take(initialStyle);
-    else if (!setValue(longhand, declaration.property, value, style, parent)) {
+    if (keyword === 'unset') values[key] = unset();
+    else if (keyword === 'inherit') values[key] = parent[key];
+    else if (keyword === 'initial') values[key] = initial;
+    else {
+      const value =
+        text === undefined ? undefined : valueOf(longhand, declaration.property, tokensOf(text), parent);
       // What can't be read is dropped with its rule; with variables it is too late for that.
-      if (!hasVariables) continue;
-      take(isInherited ? parent : initialStyle);
+      if (value === undefined && !hasVariables) continue;
+      values[key] = value ?? unset();
     }
     return declaration;
   }
   return undefined;
 }
 
-/** A shorthand sets all of its longhands; only the one that is asked for is taken over. */
-function setValue(
-  longhand: string,
+/** What a declaration says of a longhand, by itself or by a shorthand; undefined where it isn't valid. */
+function valueOf(
+  { key, read }: Property,
   property: string,
-  value: string | undefined,
-  style: ComputedStyle,
+  tokens: readonly Token[],
   parent: ComputedStyle,
-): boolean {
-  if (value === undefined) return false;
-  const own = property === 'font-width' ? 'font-stretch' : property;
-  const scratch = { ...style };
-  if (!properties[own]?.set(tokensOf(value), scratch, parent)) return false;
-  for (const key of properties[longhand].keys)
-    (style as unknown as Record<string, unknown>)[key] = scratch[key];
-  return true;
+): unknown {
+  const shorthand = shorthandNamed.get(property);
+  if (!shorthand) return read(tokens, parent[key]);
+  return shorthand.read(tokens, (one) => parent[one.key as Key] as never)?.[key];
 }
 
 /** Whether two styles are alike, and decided by the same rules. */

@@ -34,6 +34,12 @@ export function weightIn(tokens: readonly Token[], parent: number): number | und
   }
 }
 
+/** Of a longhand of `font-synthesis` (section 2.8). */
+export function synthesisIn(tokens: readonly Token[]): boolean | undefined {
+  const text = textOf(tokens).toLowerCase();
+  return text === 'auto' || text === 'oblique-only' ? true : text === 'none' ? false : undefined;
+}
+
 export type TextStyle = 'normal' | 'italic' | 'oblique';
 
 export function styleIn(tokens: readonly Token[]): TextStyle | undefined {

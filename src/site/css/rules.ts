@@ -1,5 +1,6 @@
 // CSS Syntax 3, Nesting 1, Cascade 5: the rules of a stylesheet that say something of text, each with where it stands
 
+import { isKept } from './properties/index.js';
 import { parse, type SelectorList } from 'css-tree';
 import { parseStyles, type ParsedItem, type ParsedRule } from './structure.js';
 import { componentsOf, nameOf, splitAt, stringOf, textOf, tokensOf, urlOf, type Token } from './tokens.js';
@@ -81,10 +82,6 @@ export interface StyleRules {
   layers: string[];
   counterStyles: Map<string, Map<string, string>>;
 }
-
-/** What decides which face draws which characters. */
-const textProperties =
-  /^(--.*|all|font|font-(family|weight|style|stretch|width|variant|variant-(caps|ligatures|alternates|numeric|east-asian|position)|feature-settings|variation-settings|synthesis(-.*)?)|text-transform|content|quotes|list-style(-type|-image)?|display|visibility|content-visibility|counter-(reset|increment|set)|text-overflow|hyphens|hyphenate-character|text-emphasis(-style)?|block-ellipsis|text-security)$/s;
 
 interface Context {
   file: string;
@@ -252,7 +249,7 @@ function declarationsIn(
     if (item.kind !== 'declaration') continue;
     const isCustom = item.name.startsWith('--');
     const property = isCustom ? item.name : item.name.toLowerCase().replace(/^-(webkit|moz|epub|ms)-/, '');
-    if (!all && !textProperties.test(property)) continue;
+    if (!all && !isKept(property)) continue;
     found.push({ property, value: item.value, important: item.important, line: placeOf(item.offset).line });
   }
   return found;

@@ -212,11 +212,10 @@ function hasCharacter({ characters, supply, rule }: FaceRule, character: number)
 /** CSS Fonts 4, section 2.8: what browsers make up where the face that matches hasn't it. */
 export function fakedBy(
   rule: FaceRule,
-  { asked, synthesis }: Pick<PageFace, 'asked' | 'synthesis'>,
+  { asked, mayFake }: Pick<PageFace, 'asked' | 'mayFake'>,
 ): ('bold' | 'slant')[] {
   const faked: ('bold' | 'slant')[] = [];
-  if (asked.weight >= boldFrom && rule.weight[1] < boldFrom && synthesis.includes('weight'))
-    faked.push('bold');
-  if (asked.style !== 'normal' && rule.style === 'normal' && synthesis.includes('style')) faked.push('slant');
+  if (asked.weight >= boldFrom && rule.weight[1] < boldFrom && mayFake.bold) faked.push('bold');
+  if (asked.style !== 'normal' && rule.style === 'normal' && mayFake.slant) faked.push('slant');
   return faked;
 }

@@ -2,12 +2,11 @@ import { markedLetters } from '../../core/text/marked-letters.js';
 import { rangesOf, unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import type { ComputedStyle } from '../cascade/computed.js';
 import type { FontFaceDescriptors } from '../css/rules.js';
-import { tokensOf } from '../css/tokens.js';
+import { choosingFaces, featuresOf } from '../css/properties/index.js';
 import type { SiteElement } from '../html/document.js';
 import { CharacterMarks } from './character-marks.js';
 import type { DrawnPiece, DrawnVisitor } from './drawn-text.js';
 import type { AskingRule, DrawnPlace, LineFace, PageFace } from './page-face.js';
-import { featuresOfStyle } from './requested-features.js';
 
 /** A face while it is collected. */
 interface Collected {
@@ -96,7 +95,7 @@ export class FaceCollector implements DrawnVisitor {
           features: new Set(),
           variations: new Set(),
           typedIn: new Set(),
-          synthesis: computed.synthesis,
+          mayFake: { bold: computed.synthesisWeight, slant: computed.synthesisStyle },
           screens: new Set(),
         },
         characters: { drawn: new CharacterMarks(), possible: new CharacterMarks() },
@@ -120,45 +119,21 @@ const knownFacts = new WeakMap<ComputedStyle, StyleFacts>();
 function factsOf(computed: ComputedStyle): StyleFacts {
   let facts = knownFacts.get(computed);
   if (!facts) {
-    const { families, weight, style, stretch, synthesis } = computed;
-    const key = JSON.stringify([
-      families.map((name) => name.toLowerCase()),
-      weight,
-      style,
-      stretch,
-      synthesis,
-    ]);
+    const { families, weight, style, stretch, synthesisWeight, synthesisStyle } = computed;
+    const names = families.map((name) => name.toLowerCase());
+    const key = JSON.stringify([names, weight, style, stretch, synthesisWeight, synthesisStyle]);
     facts = { key, askers: askersOf(computed), features: featuresOf(computed) };
     knownFacts.set(computed, facts);
   }
   return facts;
 }
 
-/** Properties that decide which face is asked for. */
-const deciding = ['font-family', 'font-weight', 'font-style', 'font-stretch'] as const;
-
 const askersOf = ({ deciders }: ComputedStyle): StyleFacts['askers'] =>
-  deciding.flatMap((property) => {
+  choosingFaces.flatMap((property) => {
     const place = deciders.get(property)?.place;
     const key = place && `${place.file}:${place.line}:${place.selector}:${property}`;
     return place && key !== undefined ? [[key, { ...place, property }] as const] : [];
   });
-
-/** Keys of a style that turn features on, each with its property. */
-const featureKeys = [
-  ['featureSettings', 'font-feature-settings'],
-  ['caps', 'font-variant-caps'],
-  ['variantLigatures', 'font-variant-ligatures'],
-  ['variantAlternates', 'font-variant-alternates'],
-  ['variantNumeric', 'font-variant-numeric'],
-  ['variantEastAsian', 'font-variant-east-asian'],
-  ['variantPosition', 'font-variant-position'],
-] as const;
-
-const featuresOf = (style: ComputedStyle): string[] =>
-  featureKeys.flatMap(([key, property]) =>
-    style[key] === 'normal' ? [] : featuresOfStyle(property, tokensOf(style[key])),
-  );
 
 /** @param pieces of text that show */
 function noteStyle({ rules, features, variations }: PageFace, style: ComputedStyle, pieces: number): void {

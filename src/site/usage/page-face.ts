@@ -48,8 +48,8 @@ export interface PageFace {
   typedIn: Set<string>;
   /** Elements that draw it: for each character the first one, where that was asked for. */
   places?: DrawnPlace[];
-  /** `font-synthesis` of some of its text. */
-  synthesis: string;
+  /** What browsers may make up for it where no face has it (`font-synthesis`). */
+  mayFake: { bold: boolean; slant: boolean };
   /** On load: the screens on which it draws text or measures lines. */
   screens: Set<number>;
 }

@@ -265,3 +265,18 @@ describe('marks beside text, and in its place', () => {
     expect(await hiddenIn('<style>p { hyphenate-character: "‽" }</style><p>a')).toEqual(['‽']);
   });
 });
+
+test.each<[string, boolean, boolean]>([
+  ['', true, true],
+  ['font-synthesis-weight: none', false, true],
+  ['font-synthesis-style: none', true, false],
+  ['font-synthesis: style', false, true],
+  ['font-synthesis: weight small-caps', true, false],
+  ['font-synthesis: none', false, false],
+  ['font-synthesis: none; font-synthesis-weight: auto', true, false],
+  ['font-synthesis: bold', true, true],
+  ['font-synthesis: none; font: 700 italic 1em A', false, false],
+])('with “%s” browsers may fake bold: %s, slant: %s (CSS Fonts 4, section 2.8)', async (css, bold, slant) => {
+  const [{ style }] = await piecesOf(`<style>p { ${css} }</style><p>a`);
+  expect([style.synthesisWeight, style.synthesisStyle]).toEqual([bold, slant]);
+});

@@ -1,0 +1,11 @@
+// CSS Generated Content 3, section 2
+
+import { asWritten, longhand } from './property.js';
+
+export const content = longhand({
+  name: 'content',
+  key: 'content',
+  initial: 'normal' as string,
+  isInherited: false,
+  read: asWritten(),
+});

@@ -1,0 +1,11 @@
+// CSS Lists 3, section 4.2
+
+import { asWritten, longhand } from './property.js';
+
+export const counterSet = longhand({
+  name: 'counter-set',
+  key: 'counterSet',
+  initial: 'none' as string,
+  isInherited: false,
+  read: asWritten(),
+});

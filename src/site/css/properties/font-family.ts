@@ -1,0 +1,14 @@
+// CSS Fonts 4, section 2.1
+
+import { familiesIn } from '../font-values.js';
+import { longhand } from './property.js';
+
+export const fontFamily = longhand({
+  name: 'font-family',
+  key: 'families',
+  // What browsers take where nobody says anything.
+  initial: ['Times New Roman'] as readonly string[],
+  isInherited: true,
+  read: familiesIn,
+  choosesFace: true,
+});

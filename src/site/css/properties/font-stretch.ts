@@ -1,0 +1,15 @@
+// CSS Fonts 4, section 2.3
+
+import { stretchIn } from '../font-values.js';
+import { longhand } from './property.js';
+
+export const fontStretch = longhand({
+  name: 'font-stretch',
+  aliases: ['font-width'],
+  /** Percent. */
+  key: 'stretch',
+  initial: 100 as number,
+  isInherited: true,
+  read: stretchIn,
+  choosesFace: true,
+});

@@ -1,0 +1,11 @@
+// CSS Fonts 4, section 8.2
+
+import { asWritten, longhand } from './property.js';
+
+export const fontVariationSettings = longhand({
+  name: 'font-variation-settings',
+  key: 'variationSettings',
+  initial: 'normal' as string,
+  isInherited: true,
+  read: asWritten(),
+});

@@ -1,0 +1,11 @@
+// CSS Text 4, section 5.3
+
+import { asWritten, longhand } from './property.js';
+
+export const hyphenateCharacter = longhand({
+  name: 'hyphenate-character',
+  key: 'hyphenCharacter',
+  initial: 'auto' as string,
+  isInherited: true,
+  read: asWritten(),
+});

@@ -1,0 +1,11 @@
+// CSS Text 4, section 5.2
+
+import { asWritten, longhand } from './property.js';
+
+export const hyphens = longhand({
+  name: 'hyphens',
+  key: 'hyphens',
+  initial: 'manual' as string,
+  isInherited: true,
+  read: asWritten(),
+});

@@ -1,0 +1,11 @@
+// CSS Generated Content 3, section 3.1
+
+import { asWritten, longhand } from './property.js';
+
+export const quotes = longhand({
+  name: 'quotes',
+  key: 'quotes',
+  initial: 'auto' as string,
+  isInherited: true,
+  read: asWritten(),
+});

@@ -1,0 +1,11 @@
+// CSS Text Decoration 4, section 3.1
+
+import { asWritten, longhand } from './property.js';
+
+export const textEmphasisStyle = longhand({
+  name: 'text-emphasis-style',
+  key: 'emphasis',
+  initial: 'none' as string,
+  isInherited: true,
+  read: asWritten(),
+});

@@ -1,0 +1,11 @@
+// CSS Overflow 4, section 5.1
+
+import { asWritten, longhand } from './property.js';
+
+export const textOverflow = longhand({
+  name: 'text-overflow',
+  key: 'textOverflow',
+  initial: 'clip' as string,
+  isInherited: false,
+  read: asWritten(),
+});

@@ -1,0 +1,11 @@
+// No standard has it; browsers know it as -webkit-text-security
+
+import { asWritten, longhand } from './property.js';
+
+export const textSecurity = longhand({
+  name: 'text-security',
+  key: 'security',
+  initial: 'none' as string,
+  isInherited: true,
+  read: asWritten(),
+});

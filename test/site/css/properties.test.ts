@@ -1,0 +1,31 @@
+import { expect, test } from '@jest/globals';
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { isKept, longhands, shorthands } from '#src/site/css/properties/index.js';
+import { tokensOf } from '#src/site/css/tokens.js';
+import { root } from '../../../test-support/paths.js';
+
+test('each property is a file of its name, and each file is listed once', () => {
+  const files = readdirSync(join(root, 'src/site/css/properties'))
+    .filter((name) => !/^(index|property)\.ts$/.test(name))
+    .map((name) => name.replace('.ts', ''));
+  const listed = [...longhands, ...shorthands].map(({ name }) => name);
+  expect(listed.sort()).toEqual(files.sort());
+  expect(new Set(longhands.map(({ key }) => key)).size).toBe(longhands.length);
+});
+
+test.each([...shorthands])(
+  '$name reads into its longhands, and nothing else',
+  ({ name, longhands: own, read }) => {
+    const value = { font: '700 1em A', 'list-style': 'none' }[name] ?? 'none';
+    const found = read(tokensOf(value), ({ initial }) => initial);
+    const keys = own.map(({ key }) => key);
+    expect(Object.keys(found ?? {}).filter((key) => !keys.includes(key))).toEqual([]);
+    expect(Object.keys(found ?? {}).length).toBe(keys.length);
+  },
+);
+
+test('rules keep what is listed, custom properties and all', () => {
+  const kept = ['font-width', 'font-synthesis-style', '--a', 'all', 'font', 'color', 'fonts'].map(isKept);
+  expect(kept).toEqual([true, true, true, true, true, false, false]);
+});
