@@ -43,7 +43,7 @@ try {
   for (const [entry, name] of [
     ['dense-glyph', 'convert'],
     ['dense-glyph/core', 'openFont'],
-    ['dense-glyph/site', 'readPage'],
+    ['dense-glyph/site', 'PageScanner'],
     ['dense-glyph/kit', 'makeKit'],
   ]) {
     const script = `import { ${name} } from '${entry}'; console.log(typeof ${name})`;

@@ -112,6 +112,26 @@ export function openFolder(
   };
 }
 
+/** The same where nobody has said what URLs with a slash start from: the nearest folder that fits, up to the root. */
+export function withNearestRoots(site: SiteFolder): SiteFolder {
+  const { root } = site;
+  return {
+    ...site,
+    addressOf: (address, from) => {
+      const found = address.trim().startsWith('/')
+        ? foldersUpTo(dirname(from), root).map((folder) => linkedPath(address, from, folder))
+        : [linkedPath(address, from, root)];
+      return Promise.resolve(found.find((path) => path !== undefined));
+    },
+  };
+}
+
+function foldersUpTo(start: string, end: string): string[] {
+  const folders = [start];
+  for (let at = start; at !== end && dirname(at) !== at;) folders.push((at = dirname(at)));
+  return folders;
+}
+
 function pagesBelow(folder: string): string[] {
   const entries = readdirSync(folder, { withFileTypes: true });
   if (entries.some(({ name }) => name === 'kit.json')) return [];

@@ -1,11 +1,25 @@
-/** Pages of a site: reading them and their styles, what they ask of fonts, and putting the kit's markup into them. */
+/**
+ * Pages of a site: reading them and their styles, what they ask of fonts, and putting the kit's markup into them. Text in,
+ * facts and edits out; files come through the port `Site`.
+ *
+ * @example
+ * const html = '<style>b { font: 700 1em Harbour }</style><b>Pier</b>';
+ * const page = { page: 'index.html', address: '/index.html', size: html.length, read: () => html };
+ * const nothing = async () => undefined;
+ * const scanner = new PageScanner({
+ *   pages: [page], otherHost: () => undefined, addressOf: nothing, shown: (address) => address,
+ *   named: nothing, read: nothing, nearest: () => undefined,
+ * });
+ * const [{ faces }] = await scanner.scanned(page); // 'Harbour' at 700 draws P, i, e and r
+ */
 export { decodedPage, decodedStylesheet } from './html/encoding.js';
-export { attributeValues, readPage, type Page } from './html/page.js';
-export { readStylesheet, type Declaration, type Stylesheet } from './css/stylesheet.js';
-export { addCustomProperties, type CustomProperties } from './css/custom-properties.js';
-export { generatedTextOf, type GeneratedText } from './usage/generated-text.js';
-export { readPages, type PageDemand, type SiteFiles } from './usage/page-demand.js';
-export { requestedFeatures } from './usage/requested-features.js';
+export { PageScanner, type ScannedPage } from './scanning/page-scanner.js';
+export type { Site, SitePage } from './scanning/site.js';
+export { readRules, type StyleRules } from './css/rules.js';
+export { computedStyle, initialStyle, type ComputedStyle } from './cascade/computed.js';
+export { longhands, shorthands } from './css/properties/index.js';
+export { PageTexts, type AskedOfFont } from './usage/page-texts.js';
+export type { PageFace } from './usage/page-face.js';
 export type { DrawnBesides, RequestedFeatures } from './usage/styled-files.js';
 export { transformedText, type TextTransform } from './usage/transformed-text.js';
 export { insertIntoHead } from './edits/head-insertion.js';

@@ -3,7 +3,7 @@ import type { RequestedLanguage } from '../../core/text/requested-language.js';
 import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { DenseGlyphError } from '../../errors.js';
 import { readBytes, shownPath } from '../../io/read.js';
-import type { PageDemand } from '../../site/usage/page-demand.js';
+import type { AskedOfFont } from '../../site/usage/page-texts.js';
 import { mayHaveStyles, type DrawnBesides, type RequestedFeatures } from '../../site/usage/styled-files.js';
 
 /** What a subset is asked to keep. */
@@ -38,7 +38,7 @@ export interface Wanted {
 export async function wantedBy(text: WantedText, folder: string): Promise<Wanted> {
   const languages = await languagesOf(text);
   const texts = await readTexts(text, folder);
-  const needed = CodePointSet.ofText(texts.text);
+  const needed = texts.written;
   for (const { letters } of languages) needed.addAll(letters);
   const asked = parseUnicodeRanges(text.ranges ?? '');
   for (const set of [needed, ...languages.map((language) => language.characters)]) asked.addAll(set);
@@ -59,9 +59,8 @@ async function languagesOf({ languages = [], letters = [] }: WantedText): Promis
 }
 
 /** The text of the call and of the files that it names, and what pages among them ask for besides. */
-async function readTexts({ chars = '', charsFrom }: WantedText, folder: string): Promise<PageDemand> {
-  const nothing = { text: chars, features: new Map(), besides: [] };
-  if (!charsFrom) return nothing;
+async function readTexts({ chars = '', charsFrom }: WantedText, folder: string): Promise<AskedOfFont> {
+  if (!charsFrom) return { written: CodePointSet.ofText(chars), features: new Map(), besides: [] };
   const { expandPaths } = await import('../../io/paths.js');
   const { textOf } = await import('../../site/usage/text-files.js');
   const extensions = ['html', 'htm', 'xhtml', 'md', 'markdown', 'mdx', 'json', 'txt'];
@@ -71,10 +70,11 @@ async function readTexts({ chars = '', charsFrom }: WantedText, folder: string):
     const shown = shownPath(path, folder);
     text += `\n${await textOf(shown, readBytes(path, shown))}`;
   }
-  const pages = paths.filter(mayHaveStyles);
-  if (pages.length === 0) return { ...nothing, text };
-  const { readPages } = await import('../../site/usage/page-demand.js');
-  const { siteFiles } = await import('../../io/site-files.js');
-  const demand = await readPages(pages, siteFiles(folder), text);
-  return { ...demand, text: `${text}\n${demand.text}` };
+  const own = CodePointSet.ofText(text);
+  const styled = paths.filter(mayHaveStyles);
+  if (styled.length === 0) return { written: own, features: new Map(), besides: [] };
+  const { textsOfPages } = await import('./page-texts.js');
+  const asked = await textsOfPages(styled, folder);
+  own.addAll(asked.written);
+  return { ...asked, written: own };
 }

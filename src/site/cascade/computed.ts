@@ -9,7 +9,7 @@ import {
   type Longhand,
   type PropertyValues,
 } from '../css/properties/index.js';
-import { tokensOf, type Token } from '../css/tokens.js';
+import { tokensOf } from '../css/tokens.js';
 import { customProperties, substituted } from './substitution.js';
 
 /** What of an element's style decides which face draws which characters. */
@@ -60,8 +60,9 @@ export function computedStyle(applied: readonly AppliedDeclaration[], parent: Co
     const longhand = longhandNamed.get(property);
     if (longhand) add(longhand.name, declaration);
   }
+  const read: ReadShorthands = new Map();
   for (const [name, declarations] of byProperty) {
-    const decider = resolve(longhandNamed.get(name)!, declarations, values, parent);
+    const decider = resolve(longhandNamed.get(name)!, declarations, values, parent, read);
     if (decider) deciders.set(name, decider);
   }
   values.deciders = deciders;
@@ -70,12 +71,16 @@ export function computedStyle(applied: readonly AppliedDeclaration[], parent: Co
 
 type Property = Longhand<string, Key, unknown>;
 
+/** What shorthands came to, which all of their longhands ask for; by their text. */
+type ReadShorthands = Map<string, Record<string, unknown> | undefined>;
+
 /** Sets one longhand by the strongest declaration that is valid. @returns which one that was */
 function resolve(
   longhand: Property,
   declarations: readonly AppliedDeclaration[],
   values: Values & Pick<ComputedStyle, 'custom'>,
   parent: ComputedStyle,
+  read: ReadShorthands,
 ): AppliedDeclaration | undefined {
   const { key, initial, isInherited } = longhand;
   const unset = () => (isInherited ? parent[key] : initial);
@@ -92,7 +97,7 @@ function resolve(
             ? origin === 'user-agent'
             : origin !== declaration.origin || layer !== declaration.layer,
         );
-      if (weaker.length > 0) return resolve(longhand, weaker, values, parent);
+      if (weaker.length > 0) return resolve(longhand, weaker, values, parent, read);
       values[key] = unset();
       return declaration;
     }
@@ -101,7 +106,7 @@ function resolve(
     else if (keyword === 'initial') values[key] = initial;
     else {
       const value =
-        text === undefined ? undefined : valueOf(longhand, declaration.property, tokensOf(text), parent);
+        text === undefined ? undefined : valueOf(longhand, declaration.property, text, parent, read);
       // What can't be read is dropped with its rule; with variables it is too late for that.
       if (value === undefined && !hasVariables) continue;
       values[key] = value ?? unset();
@@ -113,14 +118,21 @@ function resolve(
 
 /** What a declaration says of a longhand, by itself or by a shorthand; undefined where it isn't valid. */
 function valueOf(
-  { key, read }: Property,
+  longhand: Property,
   property: string,
-  tokens: readonly Token[],
+  text: string,
   parent: ComputedStyle,
+  read: ReadShorthands,
 ): unknown {
   const shorthand = shorthandNamed.get(property);
-  if (!shorthand) return read(tokens, parent[key]);
-  return shorthand.read(tokens, (one) => parent[one.key as Key] as never)?.[key];
+  if (!shorthand) return longhand.read(tokensOf(text), parent[longhand.key]);
+  const key = `${property}:${text}`;
+  if (!read.has(key))
+    read.set(
+      key,
+      shorthand.read(tokensOf(text), (one) => parent[one.key as Key] as never),
+    );
+  return read.get(key)?.[longhand.key];
 }
 
 /** Whether two styles are alike, and decided by the same rules. */

@@ -51,8 +51,6 @@ const featuresOfBlocks = new Map<string, (number: number) => readonly string[]>(
   }),
 );
 
-export const isFeatureBlock = (name: string): boolean => featuresOfBlocks.has(name);
-
 /** What a value in a block of `@font-feature-values` stands for. @param block as in `styleset` */
 export function blockFeatures(block: string, value: readonly Token[]): string[] {
   const features = featuresOfBlocks.get(block);

@@ -1,5 +1,6 @@
 // CSS Syntax 3, Nesting 1, Cascade 5: the rules of a stylesheet that say something of text, each with where it stands
 
+import { blockFeatures } from './font-features.js';
 import { isKept } from './properties/index.js';
 import { parse, type SelectorList } from 'css-tree';
 import { parseStyles, type ParsedItem, type ParsedRule } from './structure.js';
@@ -81,6 +82,8 @@ export interface StyleRules {
   /** Layers in the order in which they are named. */
   layers: string[];
   counterStyles: Map<string, Map<string, string>>;
+  /** Features that `@font-feature-values` gives names to. */
+  namedFeatures: Set<string>;
 }
 
 interface Context {
@@ -103,6 +106,7 @@ export function readRules(css: string, file: string, firstLine = 1): StyleRules 
     imports: [],
     layers: [],
     counterStyles: new Map(),
+    namedFeatures: new Set(),
   };
   const placeOf = placesIn(css, file, firstLine);
   const anonymous = { count: 0 };
@@ -190,12 +194,24 @@ function readAtRule(name: string, prelude: string, node: ParsedRule, context: Co
         found.counterStyles.set(prelude, new Map(descriptors));
       }
       return;
+    case 'font-feature-values':
+      if (body) readFeatureNames(body, context);
+      return;
     default:
     // What holds no rules, and what browsers don't know either.
   }
 }
 
 /** Of a conditional rule, which may stand inside of a style rule and hold declarations itself. */
+/** Names of features (CSS Fonts 4, section 6.9). */
+function readFeatureNames(body: readonly ParsedItem[], { found, placeOf }: Context): void {
+  for (const block of body) {
+    if (block.kind !== 'at-rule' || !block.block) continue;
+    for (const { value } of declarationsIn(block.block, placeOf, true))
+      for (const tag of blockFeatures(block.name, tokensOf(value))) found.namedFeatures.add(tag);
+  }
+}
+
 function readBody(node: ParsedRule, body: readonly ParsedItem[], context: Context): void {
   const { outer, layer, conditions, scope, placeOf } = context;
   if (outer) {

@@ -129,3 +129,18 @@ export function treesWithin(root: SiteElement): SiteElement[] {
 /** The text of an element's own text nodes, as of style and title. */
 export const ownText = ({ children }: SiteElement): string =>
   children.map((child) => (child.kind === 'text' ? child.text : '')).join('');
+
+const notRead: ReadonlySet<string> = new Set(['script', 'style']);
+const readAttributes = ['alt', 'label', 'placeholder', 'title', 'value'];
+
+/** The texts of a document in any order: what stands in elements, and attributes that browsers may draw. */
+export function textsWithin(html: string): string[] {
+  return treesWithin(readDocument(html, 'none')).flatMap((tree) =>
+    elementsWithin(tree)
+      .filter(({ name }) => !notRead.has(name))
+      .flatMap((element) => [
+        ownText(element),
+        ...readAttributes.flatMap((name) => element.attributes.get(name) ?? []),
+      ]),
+  );
+}

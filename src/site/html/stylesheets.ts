@@ -23,6 +23,8 @@ export interface PageStylesheets {
   fontFaces: FontFaceDescriptors[];
   /** Descriptors of `@counter-style` rules by their names; of rules alike the last one. */
   counterStyles: Map<string, ReadonlyMap<string, string>>;
+  /** Features that `@font-feature-values` gives names to. */
+  namedFeatures: Set<string>;
 }
 
 /** How deep stylesheets may import each other. */
@@ -34,7 +36,12 @@ export async function stylesheetsOf(
   file: string,
   source: StylesheetSource,
 ): Promise<PageStylesheets> {
-  const found: PageStylesheets = { sheets: [], fontFaces: [], counterStyles: new Map() };
+  const found: PageStylesheets = {
+    sheets: [],
+    fontFaces: [],
+    counterStyles: new Map(),
+    namedFeatures: new Set(),
+  };
   for (const element of elementsWithin(root)) {
     const media = element.attributes.get('media') ?? '';
     const conditions: Condition[] = media.trim() === '' ? [] : [{ kind: 'media', text: media }];
@@ -87,6 +94,7 @@ async function addSheet(
   }
   found.sheets.push({ origin: 'author', rules: rules.rules, conditions, layers: rules.layers, layer });
   for (const [name, descriptors] of rules.counterStyles) found.counterStyles.set(name, descriptors);
+  for (const tag of rules.namedFeatures) found.namedFeatures.add(tag);
   for (const face of rules.fontFaces)
     found.fontFaces.push(
       conditions.length === 0 ? face : { ...face, conditions: [...conditions, ...face.conditions] },

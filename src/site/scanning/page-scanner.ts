@@ -11,6 +11,7 @@ import { SiteStyles } from '../cascade/site-styles.js';
 import { everyScreen, type LineFace, type PageFace } from '../usage/page-face.js';
 import { pageFaces } from '../usage/page-faces.js';
 import { preloadsOf, type Preload } from '../usage/preloads.js';
+import type { DrawnPiece } from '../usage/drawn-text.js';
 import type { LinkedStylesheet, OnPages, SiteProblem } from '../usage/found-on-pages.js';
 import { SiteStylesheets } from './site-stylesheets.js';
 
@@ -46,10 +47,14 @@ export class PageScanner {
   private readonly stylesheets: SiteStylesheets;
   private readonly styles = new SiteStyles();
 
-  /** @param withPlaces whether to note which elements draw a face */
+  /**
+   * @param withPlaces whether to note which elements draw a face
+   * @param onPiece called for each piece of text that a page may draw
+   */
   constructor(
     private readonly site: Site,
-    private readonly withPlaces: boolean,
+    private readonly withPlaces = false,
+    private readonly onPiece?: (piece: DrawnPiece, page: string) => void,
   ) {
     this.stylesheets = new SiteStylesheets(site);
   }
@@ -89,20 +94,23 @@ export class PageScanner {
     const sheets = new Map<SiteElement | undefined, PageSheet[]>();
     const fontFaces: FontFaceDescriptors[] = [];
     const counterStyles = new Map<string, ReadonlyMap<string, string>>();
+    const namedFeatures = new Set<string>();
     for (const tree of treesWithin(root)) {
       const found = await stylesheetsOf(tree, page.page, source);
       sheets.set(tree === root ? undefined : tree, found.sheets);
       // CSS Scoping 1, section 3.4: names of faces belong to the page; browsers read those of the page only.
       if (tree === root) fontFaces.push(...found.fontFaces);
       for (const [name, descriptors] of found.counterStyles) counterStyles.set(name, descriptors);
+      for (const tag of found.namedFeatures) namedFeatures.add(tag);
     }
     await this.stylesheets.checkFaces(fontFaces, page, base);
     const otherHost = (address: string) => this.site.otherHost(address, page.address);
     for (const one of hostedReferences(root, page.page, otherHost))
       this.stylesheets.hosted.add(one.kind, one, [page.page]);
     const found = pageFaces(
-      { root, file: page.page, sheets, fontFaces, counterStyles, withPlaces: this.withPlaces },
+      { root, file: page.page, sheets, fontFaces, counterStyles, namedFeatures, withPlaces: this.withPlaces },
       this.styles,
+      this.onPiece && ((piece) => this.onPiece?.(piece, page.page)),
     );
     for (const inner of await this.framesIn(page, root, depth)) {
       for (const [key, face] of inner.faces) addFace(found.faces, key, face);

@@ -34,6 +34,11 @@ export function emphasisText({ emphasis }: ComputedStyle): string {
 export const hyphenText = ({ hyphenCharacter }: ComputedStyle): string =>
   hyphenCharacter === 'auto' ? '' : (stringIn(hyphenCharacter) ?? '');
 
+/** What stands where a line is cut off; empty for nothing. */
+export function ellipsisText({ textOverflow }: ComputedStyle): string {
+  return `${textOverflow.includes('ellipsis') ? '…' : ''}${stringIn(textOverflow) ?? ''}`;
+}
+
 const securityMarks: ReadonlyMap<string, string> = new Map([
   ['disc', '•'],
   ['circle', '◦'],

@@ -4,7 +4,7 @@ import { initialStyle, type ComputedStyle } from '../cascade/computed.js';
 import type { PageStyles, StyledElement } from '../cascade/page-styles.js';
 import { languageOf } from '../css/selectors/index.js';
 import { elementsWithin, ownText, type SiteElement, type SiteNode } from '../html/document.js';
-import { emphasisText, hyphenText, securityMark } from './drawn-marks.js';
+import { ellipsisText, emphasisText, hyphenText, securityMark } from './drawn-marks.js';
 import { Counters, contentText, isShape, markerText, type CounterStyles } from './generated-content.js';
 import { isTextTransform, transformedPiece } from './transformed-text.js';
 
@@ -206,9 +206,10 @@ class TextWalk {
   private sayAfter(element: SiteElement, group: StyledGroup): void {
     this.sayGenerated('after', element, group);
     const { style } = group.styled;
-    if (style.textOverflow.includes('ellipsis'))
+    const ellipsis = ellipsisText(style);
+    if (ellipsis !== '')
       this.visitor.text({
-        text: '…',
+        text: ellipsis,
         style,
         element,
         isShown: false,
@@ -299,6 +300,18 @@ function chosenOption(select: SiteElement): string {
 const buttons: Readonly<Record<string, string>> = { submit: 'Submit', reset: 'Reset' };
 const withoutText: ReadonlySet<string> = new Set(['checkbox', 'radio', 'range', 'color', 'hidden', 'image']);
 
+const knownTimes = new WeakMap<ComputedStyle, ComputedStyle>();
+
+/** WebKit sets fields for times with them, by its own stylesheet. */
+function withTimeFeatures(style: ComputedStyle): ComputedStyle {
+  let known = knownTimes.get(style);
+  if (!known) {
+    const featureSettings = `"tnum", "ss03"${style.featureSettings === 'normal' ? '' : `, ${style.featureSettings}`}`;
+    knownTimes.set(style, (known = { ...style, featureSettings }));
+  }
+  return known;
+}
+
 /** Fields for text, and what can be edited in place. */
 const isTypedInto = ({ name, attributes }: SiteElement): boolean => {
   const editable = attributes.get('contenteditable');
@@ -324,9 +337,13 @@ function sayField({ style, pseudo }: StyledElement, element: SiteElement, say: S
   if (withoutText.has(type)) return;
   if (type === 'file') {
     say('Choose File', pseudo.get('file-selector-button') ?? style, 'file-selector-button');
-    say('No file chosen', style);
-  } else if (type === 'password') say('•'.repeat(value?.length ?? 0), style);
-  else if (/^(date|datetime-local|month|time|week)$/.test(type))
-    say('0123456789/:-,. dmy AMPM Week mm/dd/yyyy', style, 'date field', false);
-  else say(value ?? buttons[type] ?? '', style);
+    say('No file chosen', style, 'file name');
+  } else if (type === 'password') {
+    say('•'.repeat(value?.length ?? 0), style, 'password');
+    // What visitors type.
+    say('•●', style, 'password', false);
+  } else if (/^(date|datetime-local|month|time|week)$/.test(type))
+    say('0123456789/:-,. dmy AMPM Week mm/dd/yyyy', withTimeFeatures(style), 'date field', false);
+  else if (value === undefined) say(buttons[type] ?? '', style, 'button');
+  else say(value, style);
 }

@@ -2,7 +2,7 @@ import { markedLetters } from '../../core/text/marked-letters.js';
 import { rangesOf, unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import type { ComputedStyle } from '../cascade/computed.js';
 import type { FontFaceDescriptors } from '../css/rules.js';
-import { choosingFaces, featuresOf } from '../css/properties/index.js';
+import { choosingFaces, featuresByProperty } from '../css/properties/index.js';
 import type { SiteElement } from '../html/document.js';
 import { CharacterMarks } from './character-marks.js';
 import type { DrawnPiece, DrawnVisitor } from './drawn-text.js';
@@ -30,6 +30,8 @@ export class FaceCollector implements DrawnVisitor {
     fontFaces: readonly FontFaceDescriptors[],
     private readonly withPlaces: boolean,
     screens: readonly { isDrawn: boolean }[],
+    /** Features that have names on the page. */
+    private readonly namedFeatures: ReadonlySet<string> = new Set(),
   ) {
     this.onLoad = new Set(screens.flatMap(({ isDrawn }, i) => (isDrawn ? [i] : [])));
     this.declared = new Set(fontFaces.map(({ family }) => family.toLowerCase()));
@@ -59,7 +61,11 @@ export class FaceCollector implements DrawnVisitor {
 
   /** @returns by what tells them apart: the stack and all that font matching goes by */
   finish(): { faces: Map<string, PageFace>; lines: LineFace[] } {
-    for (const [style, { collected, pieces }] of this.asked) noteStyle(collected.face, style, pieces);
+    for (const [style, { collected, pieces }] of this.asked) {
+      noteStyle(collected.face, style, pieces);
+      if (style.variantAlternates.includes('('))
+        for (const tag of this.namedFeatures) collected.face.features.add(tag);
+    }
     const lines = new Map<string, LineFace>();
     for (const [style, screens] of this.lines) {
       const { key } = factsOf(style);
@@ -122,7 +128,11 @@ function factsOf(computed: ComputedStyle): StyleFacts {
     const { families, weight, style, stretch, synthesisWeight, synthesisStyle } = computed;
     const names = families.map((name) => name.toLowerCase());
     const key = JSON.stringify([names, weight, style, stretch, synthesisWeight, synthesisStyle]);
-    facts = { key, askers: askersOf(computed), features: featuresOf(computed) };
+    facts = {
+      key,
+      askers: askersOf(computed),
+      features: featuresByProperty(computed).flatMap(([, tags]) => tags),
+    };
     knownFacts.set(computed, facts);
   }
   return facts;

@@ -1,7 +1,7 @@
 // CSS Generated Content 3, Lists 3, Counter Styles 3: what stands in `content`, in markers and in counters
 
 import { ident, string, tokenTypes } from 'css-tree';
-import { counterSymbols } from '../../data/counter-styles.js';
+import { counterSymbols, markerSymbols } from '../../data/counter-styles.js';
 import { quotationMarksOf } from '../../core/text/language-row.js';
 import type { ComputedStyle } from '../cascade/computed.js';
 import { componentsOf, textOf, tokensOf, type Token } from '../css/tokens.js';
@@ -238,7 +238,8 @@ function counterText(style: string, value: number, styles: CounterStyles): strin
     case 'none':
       return '';
     default:
-      return counterSymbols.get(style) ?? String(value);
+      // As characters, where they stand in a text.
+      return counterSymbols.get(style) ?? markerSymbols.get(style) ?? String(value);
   }
 }
 

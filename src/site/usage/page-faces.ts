@@ -5,7 +5,7 @@ import type { SiteStyles } from '../cascade/site-styles.js';
 import type { PageSheet } from '../cascade/style-rules.js';
 import type { FontFaceDescriptors } from '../css/rules.js';
 import { elementsWithin, treesWithin, type SiteElement } from '../html/document.js';
-import { drawnText } from './drawn-text.js';
+import { drawnText, type DrawnPiece, type DrawnVisitor } from './drawn-text.js';
 import type { CounterStyles } from './generated-content.js';
 import { FaceCollector } from './face-collector.js';
 import type { LineFace, PageFace } from './page-face.js';
@@ -20,14 +20,21 @@ export interface StyledPage {
   fontFaces: readonly FontFaceDescriptors[];
   /** Of `@counter-style` rules, by their names. */
   counterStyles?: CounterStyles;
+  /** Features that `@font-feature-values` gives names to; `font-variant-alternates` turns them on. */
+  namedFeatures?: ReadonlySet<string>;
   /** Whether to note which elements draw a face. */
   withPlaces: boolean;
 }
 
-/** Which faces a page asks for, and for which characters, on all screens, on paper and in all states. */
+/**
+ * Which faces a page asks for, and for which characters, on all screens, on paper and in all states.
+ *
+ * @param onPiece called for each piece of text
+ */
 export function pageFaces(
-  { root, file, sheets, fontFaces, counterStyles = new Map(), withPlaces }: StyledPage,
+  { root, file, sheets, fontFaces, counterStyles = new Map(), namedFeatures, withPlaces }: StyledPage,
   site: SiteStyles,
+  onPiece?: (piece: DrawnPiece) => void,
 ): { faces: Map<string, PageFace>; lines: LineFace[]; languages: string[]; isBounded: boolean } {
   const trees = [...sheets].map(([tree, list]) => [tree, site.for(list)] as const);
   const atRest = new PageMatches(new Map(trees.map(([tree, known]) => [tree, known.atRest])));
@@ -49,9 +56,18 @@ export function pageFaces(
     styles: new PageStyles(states ? inStates : atRest, holding, file, site.cache),
     isDrawn: certainty === 'drawn',
   }));
-  const collector = new FaceCollector(fontFaces, withPlaces, screens);
+  const collector = new FaceCollector(fontFaces, withPlaces, screens, namedFeatures);
   const varies = (element: SiteElement) => atRest.varies(element) || inStates.varies(element);
-  drawnText(root, screens, varies, collector, counterStyles);
+  const visitor: DrawnVisitor = onPiece
+    ? {
+        text: (piece) => {
+          collector.text(piece);
+          onPiece(piece);
+        },
+        box: (style, on) => collector.box(style, on),
+      }
+    : collector;
+  drawnText(root, screens, varies, visitor, counterStyles);
   return {
     ...collector.finish(),
     languages: [...languages],

@@ -16,8 +16,8 @@ export async function textOf(path: string, bytes: Uint8Array): Promise<string> {
     case '.mdx': {
       // It may hold HTML and character references; what it writes plainly is drawn anyhow. The library for HTML takes
       // longer to load than most texts to read.
-      const { readPage } = await import('../html/page.js');
-      return [text, ...readPage(text).text].join('\n');
+      const { textsWithin } = await import('../html/document.js');
+      return [text, ...textsWithin(text)].join('\n');
     }
     case '.json':
     case '.webmanifest':

@@ -3,6 +3,7 @@ import { PageMatches } from '#src/site/cascade/matches.js';
 import { PageStyles } from '#src/site/cascade/page-styles.js';
 import { scenariosOf } from '#src/site/cascade/scenarios.js';
 import { SiteStyles } from '#src/site/cascade/site-styles.js';
+import { featuresByProperty } from '#src/site/css/properties/index.js';
 import { readRules } from '#src/site/css/rules.js';
 import { elementsWithin, readDocument } from '#src/site/html/document.js';
 import { stylesheetsOf } from '#src/site/html/stylesheets.js';
@@ -279,4 +280,34 @@ test.each<[string, boolean, boolean]>([
 ])('with “%s” browsers may fake bold: %s, slant: %s (CSS Fonts 4, section 2.8)', async (css, bold, slant) => {
   const [{ style }] = await piecesOf(`<style>p { ${css} }</style><p>a`);
   expect([style.synthesisWeight, style.synthesisStyle]).toEqual([bold, slant]);
+});
+
+test.each<[string, string[]]>([
+  ['font-variant: small-caps tabular-nums', ['smcp', 'tnum']],
+  ['font: italic small-caps 1em A', ['smcp']],
+  ['font-variant-caps: all-small-caps; font-variant: normal', []],
+  ['font-feature-settings: "ss01" 2, "liga" off, "zero" 0, "toolong"', ['ss01']],
+  ['font-variant-numeric: diagonal-fractions; font-variant-numeric: inherit', []],
+  ['--f: "swsh"; font-feature-settings: var(--f), "salt"', ['swsh', 'salt']],
+  ['text-combine-upright: all', ['hwid', 'twid', 'qwid']],
+])('%s turns on %j', async (css, tags) => {
+  const [{ style }] = await piecesOf(`<style>p { ${css} }</style><p>a`);
+  expect(featuresByProperty(style).flatMap(([, list]) => list)).toEqual(tags);
+});
+
+test('features with names are those of @font-feature-values', () => {
+  const named = `@font-feature-values Quay { @styleset { flat: 3 12 } @swash { big: 1 } }`;
+  expect([...readRules(named, 'a.css').namedFeatures]).toEqual(['ss03', 'ss12', 'swsh', 'cswh']);
+});
+
+test.each([
+  ['text-overflow: "→"', '→'],
+  ['text-overflow: ellipsis', '…'],
+])('%s may draw %s', async (css, mark) => {
+  expect(await hiddenIn(`<style>p { ${css} }</style><p>a`)).toContain(mark);
+});
+
+test('counters in content draw the marks of lists as characters', async () => {
+  const html = '<style>p::before { content: counter(a, disc) counter(a, square) }</style><p>a';
+  expect(await shownIn(html)).toEqual(['•▪', 'a']);
 });

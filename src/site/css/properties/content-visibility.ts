@@ -6,7 +6,7 @@ import { longhand } from './property.js';
 export const contentVisibility = longhand({
   name: 'content-visibility',
   key: 'isContentHidden',
-  initial: false as boolean,
+  initial: false,
   // What is in a hidden element is hidden.
   isInherited: true,
   read: (tokens) => textOf(tokens).toLowerCase() === 'hidden',

@@ -5,7 +5,7 @@ import { asWritten, longhand } from './property.js';
 export const content = longhand({
   name: 'content',
   key: 'content',
-  initial: 'normal' as string,
+  initial: 'normal',
   isInherited: false,
   read: asWritten(),
 });

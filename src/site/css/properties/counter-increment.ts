@@ -5,7 +5,7 @@ import { asWritten, longhand } from './property.js';
 export const counterIncrement = longhand({
   name: 'counter-increment',
   key: 'counterIncrement',
-  initial: 'none' as string,
+  initial: 'none',
   isInherited: false,
   read: asWritten(),
 });

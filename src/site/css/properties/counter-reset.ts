@@ -5,7 +5,7 @@ import { asWritten, longhand } from './property.js';
 export const counterReset = longhand({
   name: 'counter-reset',
   key: 'counterReset',
-  initial: 'none' as string,
+  initial: 'none',
   isInherited: false,
   read: asWritten(),
 });

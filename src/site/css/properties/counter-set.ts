@@ -5,7 +5,7 @@ import { asWritten, longhand } from './property.js';
 export const counterSet = longhand({
   name: 'counter-set',
   key: 'counterSet',
-  initial: 'none' as string,
+  initial: 'none',
   isInherited: false,
   read: asWritten(),
 });

@@ -9,7 +9,7 @@ type Display = 'none' | 'list-item' | 'boxless' | 'box';
 export const display = longhand({
   name: 'display',
   key: 'display',
-  initial: 'box' as Display,
+  initial: 'box',
   isInherited: false,
   read: (tokens): Display | undefined => {
     const text = textOf(tokens).toLowerCase();

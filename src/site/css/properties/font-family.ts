@@ -7,8 +7,8 @@ export const fontFamily = longhand({
   name: 'font-family',
   key: 'families',
   // What browsers take where nobody says anything.
-  initial: ['Times New Roman'] as readonly string[],
+  initial: ['Times New Roman'],
   isInherited: true,
-  read: familiesIn,
+  read: (tokens): readonly string[] | undefined => familiesIn(tokens),
   choosesFace: true,
 });

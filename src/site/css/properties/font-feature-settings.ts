@@ -7,7 +7,7 @@ import { asWritten, longhand } from './property.js';
 export const fontFeatureSettings = longhand({
   name: 'font-feature-settings',
   key: 'featureSettings',
-  initial: 'normal' as string,
+  initial: 'normal',
   isInherited: true,
   read: asWritten(),
   features: (value) => settingFeatures(tokensOf(value)),

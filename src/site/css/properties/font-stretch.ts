@@ -8,7 +8,7 @@ export const fontStretch = longhand({
   aliases: ['font-width'],
   /** Percent. */
   key: 'stretch',
-  initial: 100 as number,
+  initial: 100,
   isInherited: true,
   read: stretchIn,
   choosesFace: true,

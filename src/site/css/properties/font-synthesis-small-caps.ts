@@ -7,7 +7,7 @@ export const fontSynthesisSmallCaps = longhand({
   name: 'font-synthesis-small-caps',
   key: 'synthesisSmallCaps',
   /** Whether browsers may make one up where no face has it. */
-  initial: true as boolean,
+  initial: true,
   isInherited: true,
   read: synthesisIn,
 });

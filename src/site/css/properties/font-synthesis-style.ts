@@ -7,7 +7,7 @@ export const fontSynthesisStyle = longhand({
   name: 'font-synthesis-style',
   key: 'synthesisStyle',
   /** Whether browsers may make one up where no face has it. */
-  initial: true as boolean,
+  initial: true,
   isInherited: true,
   read: synthesisIn,
 });

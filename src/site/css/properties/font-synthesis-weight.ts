@@ -7,7 +7,7 @@ export const fontSynthesisWeight = longhand({
   name: 'font-synthesis-weight',
   key: 'synthesisWeight',
   /** Whether browsers may make one up where no face has it. */
-  initial: true as boolean,
+  initial: true,
   isInherited: true,
   read: synthesisIn,
 });

@@ -7,7 +7,7 @@ import { asWritten, longhand } from './property.js';
 export const fontVariantAlternates = longhand({
   name: 'font-variant-alternates',
   key: 'variantAlternates',
-  initial: 'normal' as string,
+  initial: 'normal',
   isInherited: true,
   read: asWritten(),
   features: (value) => variantFeatures(tokensOf(value)),

@@ -7,7 +7,7 @@ import { asWritten, longhand } from './property.js';
 export const fontVariantCaps = longhand({
   name: 'font-variant-caps',
   key: 'caps',
-  initial: 'normal' as string,
+  initial: 'normal',
   isInherited: true,
   read: asWritten(/^[a-z-]+$/i),
   features: (value) => variantFeatures(tokensOf(value)),

@@ -7,7 +7,7 @@ import { asWritten, longhand } from './property.js';
 export const fontVariantEastAsian = longhand({
   name: 'font-variant-east-asian',
   key: 'variantEastAsian',
-  initial: 'normal' as string,
+  initial: 'normal',
   isInherited: true,
   read: asWritten(),
   features: (value) => variantFeatures(tokensOf(value)),

@@ -7,7 +7,7 @@ import { asWritten, longhand } from './property.js';
 export const fontVariantLigatures = longhand({
   name: 'font-variant-ligatures',
   key: 'variantLigatures',
-  initial: 'normal' as string,
+  initial: 'normal',
   isInherited: true,
   read: asWritten(),
   features: (value) => variantFeatures(tokensOf(value)),

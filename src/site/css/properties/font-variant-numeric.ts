@@ -7,7 +7,7 @@ import { asWritten, longhand } from './property.js';
 export const fontVariantNumeric = longhand({
   name: 'font-variant-numeric',
   key: 'variantNumeric',
-  initial: 'normal' as string,
+  initial: 'normal',
   isInherited: true,
   read: asWritten(),
   features: (value) => variantFeatures(tokensOf(value)),

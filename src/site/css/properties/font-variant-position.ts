@@ -7,7 +7,7 @@ import { asWritten, longhand } from './property.js';
 export const fontVariantPosition = longhand({
   name: 'font-variant-position',
   key: 'variantPosition',
-  initial: 'normal' as string,
+  initial: 'normal',
   isInherited: true,
   read: asWritten(),
   features: (value) => variantFeatures(tokensOf(value)),

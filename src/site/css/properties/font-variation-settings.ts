@@ -5,7 +5,7 @@ import { asWritten, longhand } from './property.js';
 export const fontVariationSettings = longhand({
   name: 'font-variation-settings',
   key: 'variationSettings',
-  initial: 'normal' as string,
+  initial: 'normal',
   isInherited: true,
   read: asWritten(),
 });

@@ -6,7 +6,7 @@ import { longhand } from './property.js';
 export const fontWeight = longhand({
   name: 'font-weight',
   key: 'weight',
-  initial: 400 as number,
+  initial: 400,
   isInherited: true,
   read: weightIn,
   choosesFace: true,

@@ -5,7 +5,7 @@ import { asWritten, longhand } from './property.js';
 export const hyphenateCharacter = longhand({
   name: 'hyphenate-character',
   key: 'hyphenCharacter',
-  initial: 'auto' as string,
+  initial: 'auto',
   isInherited: true,
   read: asWritten(),
 });

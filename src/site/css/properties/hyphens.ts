@@ -5,7 +5,7 @@ import { asWritten, longhand } from './property.js';
 export const hyphens = longhand({
   name: 'hyphens',
   key: 'hyphens',
-  initial: 'manual' as string,
+  initial: 'manual',
   isInherited: true,
   read: asWritten(),
 });

@@ -109,11 +109,14 @@ export const choosingFaces: readonly string[] = all.flatMap(({ name, choosesFace
   choosesFace ? [name] : [],
 );
 
-/** Features that a style turns on. */
-export const featuresOf = (values: PropertyValues): string[] =>
-  all.flatMap(({ key, initial, features }) =>
-    features && values[key] !== initial ? features(values[key]) : [],
-  );
+const turningOn = all.filter((one) => 'features' in one);
+
+/** Features that a style turns on, by the property that does. */
+export const featuresByProperty = (values: PropertyValues): [property: string, tags: string[]][] =>
+  turningOn.flatMap((one): [string, string[]][] => {
+    const value = values[one.key];
+    return value === one.initial || !one.features ? [] : [[one.name, one.features(value)]];
+  });
 
 /** Whether rules keep a property: those of the list, custom ones, and `all`. */
 export const isKept = (property: string): boolean =>

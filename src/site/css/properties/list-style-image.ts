@@ -6,7 +6,7 @@ import { longhand } from './property.js';
 export const listStyleImage = longhand({
   name: 'list-style-image',
   key: 'isListImage',
-  initial: false as boolean,
+  initial: false,
   isInherited: true,
   read: (tokens) => textOf(tokens).toLowerCase() !== 'none',
 });

@@ -5,7 +5,7 @@ import { asWritten, longhand } from './property.js';
 export const listStyleType = longhand({
   name: 'list-style-type',
   key: 'listStyle',
-  initial: 'disc' as string,
+  initial: 'disc',
   isInherited: true,
   read: asWritten(),
 });

@@ -40,8 +40,9 @@ export interface Shorthand {
   ) => Record<string, unknown> | undefined;
 }
 
+/** What a value is follows from what reads it. */
 export const longhand = <const Name extends string, const Key extends string, Value>(
-  one: Longhand<Name, Key, Value>,
+  one: Omit<Longhand<Name, Key, Value>, 'initial'> & { initial: NoInfer<Value> },
 ): Longhand<Name, Key, Value> => one;
 
 /** Reads a value as it is written. @param valid what it has to look like, in small letters */

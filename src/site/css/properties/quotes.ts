@@ -5,7 +5,7 @@ import { asWritten, longhand } from './property.js';
 export const quotes = longhand({
   name: 'quotes',
   key: 'quotes',
-  initial: 'auto' as string,
+  initial: 'auto',
   isInherited: true,
   read: asWritten(),
 });

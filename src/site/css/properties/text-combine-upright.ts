@@ -8,7 +8,7 @@ const narrowForms = ['hwid', 'twid', 'qwid'];
 export const textCombineUpright = longhand({
   name: 'text-combine-upright',
   key: 'combineUpright',
-  initial: 'none' as string,
+  initial: 'none',
   isInherited: true,
   read: asWritten(/^(none|all|digits.*)$/is),
   features: (value) => (/^none$/i.test(value) ? [] : narrowForms),

@@ -5,7 +5,7 @@ import { asWritten, longhand } from './property.js';
 export const textEmphasisStyle = longhand({
   name: 'text-emphasis-style',
   key: 'emphasis',
-  initial: 'none' as string,
+  initial: 'none',
   isInherited: true,
   read: asWritten(),
 });

@@ -5,7 +5,7 @@ import { asWritten, longhand } from './property.js';
 export const textOverflow = longhand({
   name: 'text-overflow',
   key: 'textOverflow',
-  initial: 'clip' as string,
+  initial: 'clip',
   isInherited: false,
   read: asWritten(),
 });

@@ -5,7 +5,7 @@ import { asWritten, longhand } from './property.js';
 export const textSecurity = longhand({
   name: 'text-security',
   key: 'security',
-  initial: 'none' as string,
+  initial: 'none',
   isInherited: true,
   read: asWritten(),
 });

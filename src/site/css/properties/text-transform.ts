@@ -5,7 +5,7 @@ import { asWritten, longhand } from './property.js';
 export const textTransform = longhand({
   name: 'text-transform',
   key: 'transform',
-  initial: 'none' as string,
+  initial: 'none',
   isInherited: true,
   read: asWritten(/^[a-z -]+$/i),
 });

@@ -6,7 +6,7 @@ import { longhand } from './property.js';
 export const visibility = longhand({
   name: 'visibility',
   key: 'isVisible',
-  initial: true as boolean,
+  initial: true,
   isInherited: true,
   read: (tokens) => textOf(tokens).toLowerCase() === 'visible',
 });
