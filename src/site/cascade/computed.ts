@@ -10,12 +10,12 @@ import {
   type PropertyValues,
 } from '../css/properties/index.js';
 import { tokensOf } from '../css/tokens.js';
-import { customProperties, substituted } from './substitution.js';
+import { customProperties, CustomProperties, substituted } from './substitution.js';
 
 /** What of an element's style decides which face draws which characters. */
 export interface ComputedStyle extends Readonly<PropertyValues> {
   /** Values of custom properties, shared where nothing of them changes. */
-  custom: ReadonlyMap<string, string>;
+  custom: CustomProperties;
   /** The rules that decided its properties, by their names. */
   deciders: ReadonlyMap<string, AppliedDeclaration>;
 }
@@ -30,7 +30,11 @@ export interface AppliedDeclaration {
   place: { file: string; line: number; selector: string } | undefined;
 }
 
-export const initialStyle: ComputedStyle = { ...initialValues, custom: new Map(), deciders: new Map() };
+export const initialStyle: ComputedStyle = {
+  ...initialValues,
+  custom: new CustomProperties(),
+  deciders: new Map(),
+};
 
 type Key = keyof PropertyValues;
 type Values = Record<Key, unknown>;
@@ -146,6 +150,7 @@ export function isSameStyle(a: ComputedStyle, b: ComputedStyle): boolean {
 
 /** Of those values that aren't compared by themselves: lists and maps. */
 function isSameValue(a: unknown, b: unknown): boolean {
+  if (a instanceof CustomProperties && b instanceof CustomProperties) return a.isSame(b);
   if (a instanceof Map && b instanceof Map) return isSameMap(a, b);
   return Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((one, i) => one === b[i]);
 }

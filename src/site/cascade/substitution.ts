@@ -5,31 +5,50 @@ import { splitAt, textOf, tokensOf } from '../css/tokens.js';
 /** Characters that a value may come to: properties may stand for each other many times over. */
 const mostCharacters = 100_000;
 
+/**
+ * The custom properties of an element: what its own rules say, and behind that what it inherits. Sites have hundreds, and most
+ * elements change few of them.
+ */
+export class CustomProperties {
+  /** @param own undefined for what is nothing from here on */
+  constructor(
+    private readonly own: ReadonlyMap<string, string | undefined> = new Map(),
+    private readonly inherited?: CustomProperties,
+  ) {}
+
+  get(name: string): string | undefined {
+    for (let at: CustomProperties | undefined = this; at; at = at.inherited)
+      if (at.own.has(name)) return at.own.get(name);
+    return undefined;
+  }
+
+  isSame(other: CustomProperties): boolean {
+    if (this.inherited !== other.inherited || this.own.size !== other.own.size) return false;
+    for (const [name, value] of this.own)
+      if (!other.own.has(name) || other.own.get(name) !== value) return false;
+    return true;
+  }
+}
+
 /** The custom properties of an element, with what their `var()` stand for. */
 export function customProperties(
   applied: readonly { property: string; value: string }[],
-  parent: ReadonlyMap<string, string>,
-): ReadonlyMap<string, string> {
-  let own: Map<string, string> | undefined;
+  parent: CustomProperties,
+): CustomProperties {
+  const own = new Map<string, string | undefined>();
   for (const { property, value } of applied) {
     if (!property.startsWith('--')) continue;
-    own ??= new Map(parent);
     const keyword = value.toLowerCase();
-    if (keyword === 'initial') own.delete(property);
-    else if (keyword === 'inherit' || keyword === 'unset' || keyword.startsWith('revert')) {
-      const before = parent.get(property);
-      if (before === undefined) own.delete(property);
-      else own.set(property, before);
-    } else own.set(property, value);
+    if (keyword === 'initial') own.set(property, undefined);
+    else if (keyword === 'inherit' || keyword === 'unset' || keyword.startsWith('revert'))
+      own.delete(property);
+    else own.set(property, value);
   }
-  if (!own) return parent;
-  const resolved = new Map<string, string>();
+  if (own.size === 0) return parent;
+  const written = new CustomProperties(own, parent);
   const work = newWork();
-  for (const name of own.keys()) {
-    const value = valueOf(name, own, work);
-    if (value !== undefined) resolved.set(name, value);
-  }
-  return resolved;
+  const resolved = Array.from(own.keys(), (name) => [name, valueOf(name, written, work)] as const);
+  return new CustomProperties(new Map(resolved), parent);
 }
 
 /** What substitution has come to, so that properties which name each other many times over come to an end. */
@@ -53,7 +72,7 @@ const newWork = (): Substitution => ({
   left: mostSteps,
 });
 
-function valueOf(name: string, all: ReadonlyMap<string, string>, work: Substitution): string | undefined {
+function valueOf(name: string, all: CustomProperties, work: Substitution): string | undefined {
   const value = all.get(name);
   if (value === undefined || !/\bvar\(/i.test(value)) return value;
   if (work.known.has(name)) return work.known.get(name);
@@ -71,11 +90,7 @@ function valueOf(name: string, all: ReadonlyMap<string, string>, work: Substitut
 }
 
 /** A value with what its `var()` stand for; undefined where one stands for nothing. */
-export function substituted(
-  value: string,
-  custom: ReadonlyMap<string, string>,
-  work = newWork(),
-): string | undefined {
+export function substituted(value: string, custom: CustomProperties, work = newWork()): string | undefined {
   let result = '';
   let left = value;
   for (let start = left.search(reference); start >= 0; start = left.search(reference)) {
@@ -97,7 +112,7 @@ const reference = /\b(var|env)\(/i;
 function referenced(
   text: string,
   open: number,
-  custom: ReadonlyMap<string, string>,
+  custom: CustomProperties,
   work: Substitution,
 ): string | undefined {
   const [first, ...rest] = splitAt(tokensOf(text.slice(open + 1)), ',');
