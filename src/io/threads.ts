@@ -1,4 +1,5 @@
 import { extname, join } from 'node:path';
+import { setFlagsFromString } from 'node:v8';
 import { pool, worker, type Pool } from 'workerpool';
 import { DenseGlyphError } from '../errors.js';
 
@@ -10,12 +11,19 @@ interface Failure {
 /** Of new objects a thread may keep before it tidies up; with V8's own choice each thread takes 30 MB more and is no faster. */
 const youngMegabytes = 16;
 
+/**
+ * By how much of what is in use a heap may grow before it is tidied up. Threads read the same stylesheets and throw much away: with
+ * V8's own choice they hold twice the memory, and are a sixth faster.
+ */
+const growingPercent = 50;
+
 /** Threads that run the same module. */
 export class Threads<Task, Result> {
   private readonly pool: Pool;
 
   /** @param name of the module in `app/scanning/`, or beside the program; it calls `answerTasks` */
   constructor(name: string, count: number) {
+    setFlagsFromString(`--heap-growing-percent=${growingPercent}`);
     this.pool = pool(moduleOf(name), {
       workerType: 'thread',
       maxWorkers: count,

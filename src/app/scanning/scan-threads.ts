@@ -64,19 +64,22 @@ async function byThreads(
     const found = await Promise.all(
       groups.map(async (group) => {
         const paths = group.map(({ address }) => address);
-        const { pages, ...others } = await threads.run({ base, root, paths, withPlaces, home });
-        for (const one of others.problems) problems.add(one.code, one, one.pages);
-        for (const one of others.hosted) hosted.add(one.kind, one, one.pages);
-        for (const one of others.sheets) sheets.add('sheet', one, one.pages);
+        const ofGroup = await threads.run({ base, root, paths, withPlaces, home });
         for (const { page, size } of group) {
           steps.begin(page);
           steps.end(size);
         }
-        return pages;
+        return ofGroup;
       }),
     );
+    // In the order of the pages, whichever thread was first.
+    for (const others of found) {
+      for (const one of others.problems) problems.add(one.code, one, one.pages);
+      for (const one of others.hosted) hosted.add(one.kind, one, one.pages);
+      for (const one of others.sheets) sheets.add('sheet', one, one.pages);
+    }
     return {
-      pages: found.flat(),
+      pages: found.flatMap(({ pages }) => pages),
       problems: problems.all(),
       hosted: hosted.all(),
       sheets: sheets.all(),

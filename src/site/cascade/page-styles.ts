@@ -73,7 +73,7 @@ function isSame(a: StyledElement, b: StyledElement): boolean {
 }
 
 /** Each holds a kilobyte or so. */
-const mostStyles = 20_000;
+const mostStyles = 6_000;
 
 const noPseudo: ReadonlyMap<string, ComputedStyle> = new Map();
 
