@@ -7,3 +7,13 @@ export function plainAddress(address: string): string {
   for (const part of ['hash', 'username', 'password'] as const) url[part] = '';
   return url.href;
 }
+
+/** The path of an address, decoded, without what follows it; undefined for one that is malformed, and for no path at all. */
+export function pathOfAddress(address: string): string | undefined {
+  try {
+    const path = decodeURIComponent(address.trim().replace(/[?#].*$/s, ''));
+    return path === '' || path.includes('\0') ? undefined : path;
+  } catch {
+    return undefined;
+  }
+}

@@ -2,7 +2,7 @@ import { readdirSync } from 'node:fs';
 import { basename, dirname, join, relative, resolve, sep } from 'node:path';
 import { glob, isDynamicPattern } from 'tinyglobby';
 import { DenseGlyphError } from '../errors.js';
-import { plainAddress } from './addresses.js';
+import { pathOfAddress, plainAddress } from './addresses.js';
 import { infoOf, readBytes, shownPath, sizeOfFile } from './read.js';
 
 /** A page on disk. */
@@ -143,13 +143,10 @@ function pagesBelow(folder: string): string[] {
   });
 }
 
+/** Of an address without a scheme. */
 function pathOf(address: string): string | undefined {
-  try {
-    const path = decodeURIComponent(address.replace(/[?#].*$/s, ''));
-    return path === '' || /^[a-z][a-z0-9+.-]*:/i.test(path) || path.includes('\0') ? undefined : path;
-  } catch {
-    return undefined;
-  }
+  const path = pathOfAddress(address);
+  return path === undefined || /^[a-z][a-z0-9+.-]*:/i.test(path) ? undefined : path;
 }
 
 function linkedPath(address: string, from: string, root: string): string | undefined {

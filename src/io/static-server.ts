@@ -1,6 +1,7 @@
 import { createServer, type Server } from 'node:http';
 import { join } from 'node:path';
 import sirv from 'sirv';
+import { pathOfAddress } from './addresses.js';
 
 /** A folder that is served to this machine only. */
 export interface ServedFolder {
@@ -58,9 +59,6 @@ const closed = (server: Server): Promise<void> =>
 
 /** Where the file of a URL is, if it has a name. */
 function pathOf(folder: string, url: string): string | undefined {
-  try {
-    return join(folder, join('/', decodeURIComponent(url.replace(/[?#].*$/s, ''))));
-  } catch {
-    return undefined;
-  }
+  const path = pathOfAddress(url);
+  return path === undefined ? undefined : join(folder, join('/', path));
 }

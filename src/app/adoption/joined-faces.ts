@@ -1,6 +1,7 @@
 import { resolve } from 'node:path';
 import pMap from 'p-map';
 import { writeFont } from '../../core/containers/index.js';
+import { faceKey } from '../../core/face/index.js';
 import { joinFonts } from '../../core/join/index.js';
 import type { Font } from '../../core/sfnt/font.js';
 import { DenseGlyphError } from '../../errors.js';
@@ -59,7 +60,7 @@ export async function joinedFaces(
     groups.map(({ parts }) => parts.length),
     progress,
   );
-  const isMissing = new Set(missing.map(faceKey));
+  const isMissing = new Set(missing.map(partKey));
   // Most of the time is compressing, in threads of its own.
   const made = await pMap(
     groups,
@@ -75,7 +76,7 @@ export async function joinedFaces(
           : await joinedOrNot(
               group,
               from,
-              faces.some((face) => isMissing.has(faceKey(face))),
+              faces.some((face) => isMissing.has(partKey(face))),
               out,
             );
       steps.end(parts.length);
@@ -120,7 +121,7 @@ function partsByFace(brought: readonly BroughtPart[]): BroughtPart[][] {
   const groups = new Map<string, BroughtPart[]>();
   const whole = new Set<string>();
   for (const part of brought) {
-    const key = faceKey(part.face);
+    const key = partKey(part.face);
     if (part.face.unicodeRange === undefined) whole.add(key);
     const group = groups.get(key) ?? [];
     // A rule may be asked for in several formats, and by several stylesheets.
@@ -143,9 +144,10 @@ function byFiles(groups: readonly BroughtPart[][]): PartialFiles[] {
   return [...found.values()];
 }
 
-const faceKey = (face: FontFaceDescriptors): string => {
-  const { family, weight, style, stretch, descriptors } = faceRuleOf(face);
-  return JSON.stringify([family.toLowerCase(), weight, style, stretch, descriptors]);
+/** What parts of one face have in common. */
+const partKey = (face: FontFaceDescriptors): string => {
+  const rule = faceRuleOf(face);
+  return JSON.stringify([faceKey(rule), rule.descriptors]);
 };
 
 function joinedFont(group: readonly BroughtPart[]): ReturnType<typeof joinFonts> {

@@ -1,6 +1,7 @@
 import { posix } from 'node:path';
 import { faceKey, faceLabel } from '../../core/face/index.js';
 import { slug } from '../../core/face/slug.js';
+import { pathOfAddress } from '../../io/addresses.js';
 import { filesOf } from '../../io/earlier-files.js';
 import { sha256 } from '../../kit/digest.js';
 import type { KeptStylesheet } from '../../kit/kit.js';
@@ -92,7 +93,7 @@ class SheetKeeper {
     for (const { address, start, isImport } of addressesIn(css)) {
       if (isGone(start) || /^[a-z][a-z0-9+.-]*:|^\/\//i.test(address)) continue;
       const [path, fragment = ''] = address.split(/(?=#)/);
-      const named = posix.join(folder, decodedPath(path));
+      const named = posix.join(folder, pathOfAddress(path) ?? path);
       if (isImport) {
         const inner = around.includes(named) ? '' : this.left(named, undrawn, [...around, file]);
         if (inner === '') edits.push(...importsOf(css, start));
@@ -123,14 +124,6 @@ class SheetKeeper {
     if (!this.families.has(name) && isAsked) return false;
     undrawn.add(`${rule.family} ${faceLabel({ ...rule, stretch: rule.stretch })}`);
     return true;
-  }
-}
-
-function decodedPath(path: string): string {
-  try {
-    return decodeURIComponent(path);
-  } catch {
-    return path;
   }
 }
 

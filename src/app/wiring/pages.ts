@@ -1,6 +1,7 @@
 import { dirname, join, posix, relative, resolve } from 'node:path';
 import { DenseGlyphError } from '../../errors.js';
 import { finding, type Finding } from '../../findings.js';
+import { pathOfAddress } from '../../io/addresses.js';
 import type { EditedFile } from '../../io/edited-files.js';
 import { isBelow, readBytes } from '../../io/read.js';
 import type { SiteFolder } from '../../io/site-folder.js';
@@ -122,13 +123,9 @@ export function pathIn(
   { root, otherHost }: Pick<SiteFolder, 'root' | 'otherHost'>,
 ): string | undefined {
   if (otherHost(url) !== undefined || /^[a-z][a-z0-9+.-]*:/i.test(url)) return undefined;
-  try {
-    const path = decodeURIComponent(url.trim().replace(/[?#].*$/s, ''));
-    if (path === '') return undefined;
-    return path.startsWith('/')
-      ? join(root, path)
-      : resolve(root, join('.', posix.join('/', dirname(page), path)));
-  } catch {
-    return undefined;
-  }
+  const path = pathOfAddress(url);
+  if (path === undefined) return undefined;
+  return path.startsWith('/')
+    ? join(root, path)
+    : resolve(root, join('.', posix.join('/', dirname(page), path)));
 }

@@ -8,6 +8,7 @@ import {
   type FontDisplay,
   type Range,
   type Slope,
+  faceKey,
 } from '../../core/face/index.js';
 import type { FaceChoice } from '../../config/face-choice.js';
 import type { FamilyConfig, KitConfig } from '../../config/schema.js';
@@ -127,12 +128,14 @@ function faceMissing(
   return new DenseGlyphError('face-missing', reason, {}, advice);
 }
 
-const sourceKey = ({ face: { family, style, weight, stretch }, ranges, rule }: Source): string =>
-  JSON.stringify([family.toLowerCase(), style, weight, stretch, ranges ?? null, rule?.descriptors ?? null]);
+type KeyedSource = Pick<Source, 'face'> & { [Key in 'rule' | 'ranges']?: Source[Key] | undefined };
+
+const sourceKey = ({ face, ranges, rule }: KeyedSource): string =>
+  JSON.stringify([faceKey(face), ranges ?? null, rule?.descriptors ?? null]);
 
 /** Hosts give old browsers the whole of a face that newer ones get in parts. */
 function withoutCoveredParts(sources: readonly Source[]): readonly Source[] {
-  const faceOf = (source: Source) => sourceKey({ ...source, ranges: undefined } as never);
+  const faceOf = ({ face, rule }: Source) => sourceKey({ face, rule });
   const whole = new Set(sources.filter(({ ranges }) => ranges === undefined).map(faceOf));
   return sources.filter((source) => source.ranges === undefined || !whole.has(faceOf(source)));
 }

@@ -1,3 +1,4 @@
+import { faceKey } from '../../../core/face/index.js';
 import { finding } from '../../../findings.js';
 import type { FaceRule } from '../declared-faces.js';
 import type { LinkedStylesheet, OnPages } from '../found-on-pages.js';
@@ -36,10 +37,6 @@ export function declaredRules(
   manyFaces(pages, all, collected);
   for (const page of pages) doubledFaces(page, collected);
 }
-
-/** What parts of one face have in common. */
-const faceKey = ({ family, weight, style, stretch }: FaceRule): string =>
-  JSON.stringify([family.toLowerCase(), weight, style, stretch]);
 
 function declaredOn(pages: readonly PageDemand[]): Declared[] {
   const all = new Map<FaceRule, Declared>();
