@@ -17,9 +17,7 @@ export class CustomProperties {
   ) {}
 
   get(name: string): string | undefined {
-    for (let at: CustomProperties | undefined = this; at; at = at.inherited)
-      if (at.own.has(name)) return at.own.get(name);
-    return undefined;
+    return this.own.has(name) ? this.own.get(name) : this.inherited?.get(name);
   }
 
   isSame(other: CustomProperties): boolean {
