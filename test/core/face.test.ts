@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { faceStyleOf, fontFaceText, fontFamilyList } from '#src/core/face/index.js';
+import { cssString, faceStyleOf, fontFaceText, fontFamilyList } from '#src/core/face/index.js';
 import { openFont } from '#src/core/containers/index.js';
 import { weightInName } from '#src/core/face/style.js';
 import { rangesOf, unicodeRangeText } from '#src/core/text/unicode-ranges.js';
@@ -111,4 +111,8 @@ test('generic families stay without quotes, names with spaces or digits get them
 
 test('unicode-range text is as short as the ranges allow', () => {
   expect(unicodeRangeText(rangesOf([0x20, 0x21, 0x22, 0xa9, 0x1f600]))).toBe('U+20-22, U+A9, U+1F600');
+});
+
+test('a string ends no style element that it stands in', () => {
+  expect(cssString('</style><b>')).toBe('"\\3c /style>\\3c b>"');
 });

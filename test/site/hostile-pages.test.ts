@@ -5,6 +5,7 @@ import type { PageSheet } from '#src/site/cascade/style-rules.js';
 import type { FontFaceDescriptors } from '#src/site/css/rules.js';
 import { readDocument, treesWithin, type SiteElement } from '#src/site/html/document.js';
 import { stylesheetsOf } from '#src/site/html/stylesheets.js';
+import { scenariosOf } from '#src/site/cascade/scenarios.js';
 import { SiteStyles } from '#src/site/cascade/site-styles.js';
 import { pageFaces } from '#src/site/usage/page-faces.js';
 
@@ -115,4 +116,23 @@ describe('the work of selectors adds up and doesn’t multiply', () => {
     const { faces, isBounded } = await readPage(html);
     expect([isBounded, faces.size > 0]).toEqual([true, true]);
   });
+});
+
+test('texts of attributes that come to a gigabyte, and ranges of thousands of characters, are no trouble', async () => {
+  const content = `i::before { content: ${'attr(d) '.repeat(1000)} }`;
+  const ranges = Array.from({ length: 20_000 }, (_, i) => `U+${(0x4e00 + i * 20).toString(16)}`).join();
+  const face = `@font-face { font-family: F; src: url(a.woff2); unicode-range: ${ranges} }`;
+  const elements = `<i d="${'y'.repeat(1000)}">x</i>`.repeat(1000);
+  const before = process.memoryUsage().rss;
+  const { faces } = await readPage(`<style>${content} ${face} body { font-family: F }</style>${elements}`);
+  expect(faces.size).toBeGreaterThan(0);
+  expect(process.memoryUsage().rss - before).toBeLessThan(400e6);
+});
+
+test('screens that differ are looked at up to a number', () => {
+  const sets = Array.from({ length: 90 }, (_, i) => [
+    { kind: 'media' as const, text: `(min-width: ${400 + i * 10}px)` },
+  ]);
+  const scenarios = scenariosOf([[], ...sets], new Set(sets.map((_, i) => i + 1)), true);
+  expect(scenarios).toHaveLength(48);
 });
