@@ -1,6 +1,6 @@
 // Packs the package, installs it in an empty folder, and uses it from there.
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -55,6 +55,34 @@ try {
     console.log(conversions[0].outputs[0].bytes);`;
   const bytes = Number(run('node', ['--input-type=module', '-e', convert, font]));
   check(bytes === statSync(join(folder, 'out/TidelogMono-Regular.woff')).size, 'convert works as a function');
+  // A project of TypeScript that has only us, and Node's types.
+  run('npm', [
+    'install',
+    '--no-audit',
+    '--no-fund',
+    '--loglevel=error',
+    `@types/node@${own.devDependencies['@types/node']}`,
+  ]);
+  writeFileSync(
+    join(folder, 'use.mts'),
+    [
+      "export * from 'dense-glyph';",
+      ...['core', 'site', 'kit'].map((name) => `export * as ${name} from 'dense-glyph/${name}';`),
+    ].join('\n'),
+  );
+  const compiler = join(root, 'node_modules/typescript/bin/tsc');
+  const strictly = [
+    '--strict',
+    '--skipLibCheck',
+    'false',
+    '--noEmit',
+    '--target',
+    'es2023',
+    '--lib',
+    'es2023',
+  ];
+  run('node', [compiler, ...strictly, '--module', 'nodenext', '--types', 'node', 'use.mts']);
+  console.log('package: its types check with no others than Node’s');
   const schema = JSON.parse(
     readFileSync(join(folder, 'node_modules/dense-glyph/dist/config.schema.json'), 'utf8'),
   );
