@@ -66,11 +66,11 @@ export function placeText({ file, url, table, line, column }: Place): string {
   return [source && source + position, table?.trim()].filter(Boolean).join(': ');
 }
 
-/** An error that a person can act on: what is wrong, where, and what to do. */
 /** Text without the users and passwords of addresses in it, which are nobody’s business. */
 export const withoutCredentials = (text: string): string =>
-  text.includes('@') ? text.replace(/(\/\/)[^\s/?#"'<>\\]*@/g, '$1') : text;
+  text.includes('@') ? text.replace(/(\/\/)[^\s/?#"'<>\\]+@/g, '$1') : text;
 
+/** An error that a person can act on: what is wrong, where, and what to do. */
 export class DenseGlyphError extends Error {
   override readonly name = 'DenseGlyphError';
   readonly reason: string;

@@ -1,7 +1,7 @@
 import { join, relative } from 'node:path';
 import { readBytes } from '../io/read.js';
 import { copyComparison, copyFolder, copySample } from '../io/sample.js';
-import { pagesIn } from '../io/site-files.js';
+import { readSite } from '../io/site-folder.js';
 import { writeWhole } from '../io/write-whole.js';
 import type { Manifest } from '../kit/files/manifest.js';
 import { insertIntoHead } from '../site/edits/head-insertion.js';
@@ -80,7 +80,7 @@ export async function demo(request: DemoRequest, progress?: OnProgress): Promise
 
 /** The sample as it was before: two stylesheets of a host in every page, and one that its own stylesheet imports. */
 async function askHost(site: string, styles: string): Promise<string[]> {
-  const pages = await pagesIn(site);
+  const pages = (await readSite([site], site)).pages.map(({ page }) => page);
   const sheet = (name: string) => `${styles}/css/${name}.css`;
   const links = [
     `<link rel="preconnect" href="${styles}">`,

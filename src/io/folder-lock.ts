@@ -1,14 +1,14 @@
-import { readFileSync, renameSync, rmdirSync, rmSync, writeFileSync } from 'node:fs';
+import { constants, copyFileSync, readFileSync, renameSync, rmdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { DenseGlyphError } from '../errors.js';
 import { isRunning, ownId } from './running.js';
-import { makeFolder, writingFailed } from './write-whole.js';
+import { makeFolder, removeQuietly, writingFailed } from './write-whole.js';
 
 const lockName = '.dense-glyph.lock';
 
 /** Milliseconds between looks, and after which nobody goes on waiting. */
-const betweenLooks = 100;
+const betweenLooks = 50;
 const patience = 300_000;
 
 /** Locks that this process holds. */
@@ -25,15 +25,15 @@ export async function aloneIn<Result>(folder: string, use: () => Promise<Result>
   const lock = join(folder, lockName);
   const start = Date.now();
   while (!take(folder, lock)) {
-    const holder = holderOf(lock);
-    if (holder === undefined) removeAbandoned(lock);
+    const holder = readOr(lock);
+    if (holder !== undefined && isAbandoned(holder, lock)) removeAbandoned(lock, holder);
     else if (Date.now() - start < patience) await pause(betweenLooks);
     else
       throw new DenseGlyphError(
         'output-unwritable',
-        `process ${holder} has been writing there for long`,
+        'another process has been writing there for long',
         { file: folder },
-        `end it, or remove ${lockName} from the folder if that process is something else`,
+        `end it, or remove ${lockName} from the folder if there is none`,
       );
   }
   own.add(lock);
@@ -41,7 +41,7 @@ export async function aloneIn<Result>(folder: string, use: () => Promise<Result>
     return await use();
   } finally {
     own.delete(lock);
-    rmSync(lock, { force: true });
+    removeQuietly(lock);
     removeIfEmpty(folder);
   }
 }
@@ -50,10 +50,15 @@ export async function aloneIn<Result>(folder: string, use: () => Promise<Result>
 function take(folder: string, lock: string): boolean {
   try {
     makeFolder(folder);
-    writeFileSync(lock, `${ownId()}\n`, { flag: 'wx' });
+  } catch (cause) {
+    throw writingFailed(cause, folder);
+  }
+  try {
+    writeFileSync(lock, `${ownId()}`, { flag: 'wx' });
     return true;
   } catch (cause) {
-    if ((cause as NodeJS.ErrnoException).code === 'EEXIST' && readOr(lock) !== undefined) return false;
+    // Somebody has it, or took an empty folder away with it.
+    if (/^(EEXIST|ENOENT)$/.test((cause as NodeJS.ErrnoException).code ?? '')) return false;
     throw writingFailed(cause, folder);
   }
 }
@@ -66,23 +71,23 @@ const readOr = (path: string): string | undefined => {
   }
 };
 
-/** The process that holds a lock; undefined where it isn't there any more. */
-function holderOf(lock: string): number | undefined {
-  const id = Number(readOr(lock)?.trim());
-  if (!(id > 0)) return undefined;
-  const isHeld = id === ownId() ? own.has(lock) : isRunning(id);
-  return isHeld ? id : undefined;
+/** Whether the process that a lock names isn't there any more. One that says nothing yet was made a moment ago. */
+function isAbandoned(holder: string, lock: string): boolean {
+  const id = Number(holder);
+  if (!(id > 0)) return holder !== '';
+  return id === ownId() ? !own.has(lock) : !isRunning(id);
 }
 
-/** Under another name first: of several processes that want it away one has it. */
-function removeAbandoned(lock: string): void {
+/** Under another name first: of several processes one takes it away, and what another one made meanwhile comes back. */
+function removeAbandoned(lock: string, holder: string): void {
   const aside = `${lock}-${ownId()}`;
   try {
     renameSync(lock, aside);
+    if (readOr(aside) !== holder) copyFileSync(aside, lock, constants.COPYFILE_EXCL);
   } catch {
-    return; // another one was first
+    // Another one was first.
   }
-  rmSync(aside, { force: true });
+  removeQuietly(aside);
 }
 
 /** Where nothing came of it. */

@@ -112,7 +112,8 @@ describe('subset', () => {
         'css/site.css':
           '@import "tables.css"; @import url(gone.css); b { font-feature-settings: "liga" 0, "zero" off }',
         'css/tables.css':
-          'p { font-variant-numeric: tabular-nums } td { font-variant-numeric: slashed-zero }',
+          'p { font-variant-numeric: tabular-nums; font-variant-alternates: styleset(flat) }' +
+          'td { font-variant-numeric: slashed-zero } @font-feature-values Quay { @styleset { flat: 4 } }',
       };
       for (const [path, text] of Object.entries(files)) {
         mkdirSync(join(folder, dirname(path)), { recursive: true });
@@ -131,13 +132,17 @@ describe('subset', () => {
       expect(json.turnedOn).toEqual({
         smcp: ['en/page.html'],
         ss01: ['en/page.html'],
+        ss04: ['en/page.html'],
         tnum: ['css/tables.css'],
       });
       expect(json.subsets[0].features.kept).toEqual(['kern', 'tnum']);
       // A stylesheet draws what stands in its strings.
-      writeFileSync(join(folder, 'a.css'), 'q::before { content: "\\41 b"; color: red }');
+      writeFileSync(
+        join(folder, 'a.css'),
+        'q::before { content: "\\41 b"; color: red } q { quotes: "«" "»" } @counter-style c { symbols: x y; suffix: ")" }',
+      );
       await cli(['subset', sans, '--chars-from', 'a.css', '--out', 'type'], folder);
-      expect(charactersOf(join(folder, 'type/FerrywakeSans-Regular.woff2'))).toBe(' 0Ab‐…');
+      expect(charactersOf(join(folder, 'type/FerrywakeSans-Regular.woff2'))).toBe(' )01Abxy«»‐…');
     }));
 
   test.each([

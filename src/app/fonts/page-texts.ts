@@ -16,7 +16,9 @@ export async function textsOfPages(paths: readonly string[], folder: string): Pr
   const texts = new PageTexts();
   const site = withNearestRoots(openFolder(folder, folder, paths.filter(isPage)));
   const scanner = new PageScanner(site, false, (piece, page) => texts.add(piece, page));
-  for (const page of site.pages) await scanner.scanned(page);
+  for (const page of site.pages)
+    for (const { faces } of await scanner.scanned(page))
+      for (const { features } of faces.values()) texts.addNamed(features, page.page);
   const unreadable = scanner.takeFound().problems.find(({ code }) => code === 'page-unreadable');
   if (unreadable)
     throw new DenseGlyphError('file-unreadable', unreadable.reason ?? 'it cannot be read', {

@@ -156,7 +156,8 @@ async function plannedChanges(
   const changes = [...pages.files, ...stylesheets.files, ...templates.files];
   const changed = changes.filter(({ before, after }) => Buffer.compare(before, after) !== 0);
   const after = new Map(changed.map((one) => [resolve(base, one.file), one.after]));
-  const unreadable = found.problems.filter(({ code }) => code === 'page-unreadable');
+  const problems = [...(opened?.problems ?? []), ...found.problems];
+  const unreadable = problems.filter(({ code }) => code === 'page-unreadable');
   return {
     changed,
     unchanged: changes.length - changed.length,

@@ -65,6 +65,10 @@ export function urlOf([first, second]: readonly Token[]): string | undefined {
 export const stringOf = ([first, ...rest]: readonly Token[]): string | undefined =>
   rest.length === 0 && first?.type === tokenTypes.String ? string.decode(first.text) : undefined;
 
+/** The strings of a value, decoded. */
+export const stringsOf = (tokens: readonly Token[]): string[] =>
+  tokens.flatMap(({ type, text }) => (type === tokenTypes.String ? [string.decode(text)] : []));
+
 /** A family name: a string, or words joined by single spaces (CSS Fonts 4, section 2.1); undefined for anything else. */
 export function nameOf(tokens: readonly Token[]): string | undefined {
   const quoted = stringOf(tokens);

@@ -1,8 +1,7 @@
 // CSS Text Decoration 4, section 3; CSS Text 4, section 6.3: marks that browsers draw beside text, or in its place
 
-import { string, tokenTypes } from 'css-tree';
 import type { ComputedStyle } from '../cascade/computed.js';
-import { tokensOf } from '../css/tokens.js';
+import { stringsOf, tokensOf } from '../css/tokens.js';
 
 /** By the shape that `text-emphasis-style` names; filled and open. */
 export const emphasisMarks: ReadonlyMap<string, string> = new Map([
@@ -15,10 +14,7 @@ export const emphasisMarks: ReadonlyMap<string, string> = new Map([
   ['open', '○﹆'],
 ]);
 
-const stringIn = (value: string): string | undefined => {
-  const token = tokensOf(value).find(({ type }) => type === tokenTypes.String);
-  return token && string.decode(token.text);
-};
+const stringIn = (value: string): string | undefined => stringsOf(tokensOf(value))[0];
 
 /** What stands over the letters; empty for nothing. */
 export function emphasisText({ emphasis }: ComputedStyle): string {

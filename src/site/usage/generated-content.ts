@@ -4,7 +4,7 @@ import { ident, string, tokenTypes } from 'css-tree';
 import { counterSymbols, markerSymbols } from '../../data/counter-styles.js';
 import { quotationMarksOf } from '../../core/text/language-row.js';
 import type { ComputedStyle } from '../cascade/computed.js';
-import { componentsOf, textOf, tokensOf, type Token } from '../css/tokens.js';
+import { componentsOf, stringsOf, textOf, tokensOf, type Token } from '../css/tokens.js';
 import type { SiteElement } from '../html/document.js';
 
 /** A counter that is open, and the element whose end closes it: the one around what opened it (CSS Lists 3, section 4.4). */
@@ -133,9 +133,7 @@ function quoteText(word: string, pairs: string, language: string, counters: Coun
   const depth = counters.quoteDepth;
   if (isOpen) counters.quoteDepth++;
   if (word.startsWith('no-') || pairs === 'none') return '';
-  const marks = tokensOf(pairs)
-    .filter(({ type }) => type === tokenTypes.String)
-    .map(({ text }) => string.decode(text));
+  const marks = stringsOf(tokensOf(pairs));
   if (marks.length === 0) return quotationMarksOf(language);
   const at = Math.min(depth * 2, marks.length - 2) + (isOpen ? 0 : 1);
   return marks[at] ?? '';
@@ -145,9 +143,7 @@ function functionText(part: readonly Token[], element: SiteElement, counters: Co
   const name = part[0].text.toLowerCase();
   const values = part.slice(1).filter(({ type }) => type !== tokenTypes.WhiteSpace);
   const words = values.filter(({ type }) => type === tokenTypes.Ident).map(({ text }) => ident.decode(text));
-  const strings = values
-    .filter(({ type }) => type === tokenTypes.String)
-    .map(({ text }) => string.decode(text));
+  const strings = stringsOf(values);
   switch (name) {
     case 'attr(':
       return element.attributes.get(words[0]?.toLowerCase() ?? '') ?? strings[0] ?? '';

@@ -4,9 +4,10 @@ import { CodePointSet } from '../../core/text/code-point-set.js';
 import { computedStyle, initialStyle, type ComputedStyle } from '../cascade/computed.js';
 import { featuresByProperty } from '../css/properties/index.js';
 import { readRules } from '../css/rules.js';
-import { readDocument, type SiteElement } from '../html/document.js';
+import { stringsOf, tokensOf } from '../css/tokens.js';
+import { readDocument } from '../html/document.js';
 import { CharacterMarks } from './character-marks.js';
-import { emphasisText, hyphenText } from './drawn-marks.js';
+import { ellipsisText, emphasisText, hyphenText } from './drawn-marks.js';
 import type { DrawnPiece } from './drawn-text.js';
 import { contentText, Counters, isShape, markerText } from './generated-content.js';
 import type { DrawnBesides, RequestedFeatures } from './styled-files.js';
@@ -49,8 +50,10 @@ export class PageTexts {
 
   /** A stylesheet without a page: its strings are what it draws, and are asked for. */
   addStylesheet(css: string, file: string): void {
-    const element = readDocument('<p>');
-    for (const { declarations, selectorText, line } of readRules(css, file).rules) {
+    const { rules, counterStyles, namedFeatures } = readRules(css, file);
+    this.addNamed(namedFeatures, file);
+    for (const name of counterStyles.keys()) this.written.add(markerText(name, 1, counterStyles));
+    for (const { declarations, selectorText, line } of rules) {
       const applied = declarations.map(({ property, value }) => ({
         property,
         value,
@@ -60,12 +63,16 @@ export class PageTexts {
       }));
       const style = computedStyle(applied, initialStyle);
       this.addFeatures(style, file);
-      for (const text of textsOf(style, element)) this.written.add(text);
+      for (const text of textsOf(style)) this.written.add(text);
     }
   }
 
-  /** Features that are turned on by names (CSS Fonts 4, section 6.9). */
-  addFeature(tag: string, file: string): void {
+  /** Features that a page turns on and that no property names: by names of their own (CSS Fonts 4, section 6.9). */
+  addNamed(tags: Iterable<string>, file: string): void {
+    for (const tag of tags) if (!this.features.has(tag)) this.addFeature(tag, file);
+  }
+
+  private addFeature(tag: string, file: string): void {
     const files = this.features.get(tag) ?? new Set();
     this.features.set(tag, files.add(file));
   }
@@ -114,15 +121,14 @@ export class PageTexts {
 }
 
 /** What a rule draws by itself. */
-function textsOf(style: ComputedStyle, element: SiteElement): string[] {
-  const counters = new Counters(new Map());
+function textsOf(style: ComputedStyle): string[] {
   return [
-    contentText(style, element, counters, ''),
-    style.listStyle === initialStyle.listStyle || isShape(style.listStyle)
-      ? ''
-      : markerText(style.listStyle, 1),
+    contentText(style, readDocument(''), new Counters(new Map()), ''),
+    isShape(style.listStyle) ? '' : markerText(style.listStyle, 1),
     emphasisText(style),
     hyphenText(style),
+    ellipsisText(style),
+    ...stringsOf(tokensOf(style.quotes)),
   ];
 }
 

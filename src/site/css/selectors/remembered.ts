@@ -9,9 +9,8 @@ const looksOfKeeping = 20;
 /** What part of a selector finds, kept as long as the work on a page goes on. */
 export class Remembered<Value> {
   /** The same part means something else in another scope, or in the tree of another host. */
-  private readonly parts = new WeakMap<SiteElement, unknown>();
-  private readonly atRest = {};
-  private readonly inStates = {};
+  private readonly atRest = { everywhere: {}, around: new WeakMap<SiteElement, object>() };
+  private readonly inStates = { everywhere: {}, around: new WeakMap<SiteElement, object>() };
 
   get(element: SiteElement, context: MatchContext): Value | undefined {
     return this.store(context).get(element) as Value | undefined;
@@ -25,10 +24,11 @@ export class Remembered<Value> {
   }
 
   private store({ states, scope, host, work }: MatchContext): Map<SiteElement, unknown> {
-    const around = scope ?? host;
-    if (!around) return work.foundBy(states ? this.inStates : this.atRest);
-    let part = this.parts.get(around);
-    if (!part) this.parts.set(around, (part = {}));
+    const { everywhere, around } = states ? this.inStates : this.atRest;
+    const place = scope ?? host;
+    if (!place) return work.foundBy(everywhere);
+    let part = around.get(place);
+    if (!part) around.set(place, (part = {}));
     return work.foundBy(part);
   }
 }
