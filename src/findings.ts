@@ -333,6 +333,22 @@ export const findingCodes = {
     effect: 'the name inside a font that was cut down may have to be another one',
     advice: 'ask its owner, or give it another name',
   },
+  // What was made of a font
+  'left-out': {
+    severity: 'note',
+    effect: 'what was made of the font does without it',
+    advice: 'look at its text in the browsers that you serve',
+  },
+  'changed-for-format': {
+    severity: 'note',
+    effect: 'browsers that go by what the file says of itself link it as its rule does',
+    advice: 'nothing has to be done',
+  },
+  'face-whole': {
+    severity: 'note',
+    effect: 'visits to pages that draw it fetch all of it',
+    advice: 'leave it so, or leave the face out where no page draws it',
+  },
 } as const satisfies Record<string, FindingKind>;
 
 export type FindingCode = keyof typeof findingCodes;
@@ -366,6 +382,10 @@ export function finding(
     place: placeWithoutCredentials(place),
   };
 }
+
+/** @param dropped what a writer or a cut of a font leaves out, in words */
+export const leftOut = (dropped: readonly string[], place?: Place): Finding[] =>
+  dropped.map((what) => finding('left-out', `left out ${what}`, place));
 
 /** Findings with more of their place, for callers that know it. */
 export const placedIn = (findings: readonly Finding[], place: Place): Finding[] =>

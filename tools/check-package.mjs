@@ -45,6 +45,7 @@ try {
     ['dense-glyph/core', 'openFont'],
     ['dense-glyph/site', 'PageScanner'],
     ['dense-glyph/kit', 'makeKit'],
+    ['dense-glyph/config', 'kitConfig'],
   ]) {
     const script = `import { ${name} } from '${entry}'; console.log(typeof ${name})`;
     const kind = run('node', ['--input-type=module', '-e', script]).trim();

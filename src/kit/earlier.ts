@@ -43,10 +43,10 @@ export function earlierParts(
 ): Map<string, MadeParts> {
   const found = new Map<string, MadeParts>();
   for (const { faces } of manifest.families) {
-    for (const { madeFrom, parts, wholeReason } of faces) {
+    for (const { madeFrom, parts } of faces) {
       const made = parts.map((part) => partOf(part, read));
       if (!made.every((part) => part !== undefined)) continue;
-      if (made.length > 0) found.set(madeFrom, { parts: made, wholeReason });
+      if (made.length > 0) found.set(madeFrom, { parts: made });
     }
   }
   return found;
@@ -57,7 +57,7 @@ export const earlierCosts = ({ leftOut }: Manifest): Map<string, number> =>
   new Map(leftOut.map(({ madeFrom, bytes }) => [madeFrom, bytes]));
 
 function partOf(
-  { file, slice, format, sha256: digest, characters, stillBytes, apart, dropped, changed }: ManifestPart,
+  { file, slice, format, sha256: digest, characters, stillBytes, apart, findings }: ManifestPart,
   read: (file: string) => Uint8Array | undefined,
 ): Part | undefined {
   const bytes = read(file);
@@ -72,7 +72,6 @@ function partOf(
     characters: ranges,
     apart,
     stillBytes,
-    dropped,
-    changed,
+    findings,
   };
 }

@@ -1,10 +1,20 @@
 /**
  * The kit: from a config and opened fonts to the files of the folder that is published. Pure: `dense-glyph` itself reads and
  * writes.
+ *
+ * @example
+ * const config = readConfig({ output: { folder: 'type' }, families: [{ family: 'Harbour', files: 'harbour.ttf' }] }, 'config');
+ * const sources = sourcesOf({ path: 'harbour.ttf', bytes }, []);
+ * const site = siteOf(new Map([['index.html', page]]));
+ * const scanned = await new PageScanner(site).scanned(site.pages[0]);
+ * const cut = await plannedFaces(config, [sources], scanned.map(demandingPage));
+ * const { files } = await makeKit({ config, cut, reach: reachOf(config.reach, undefined),
+ *   address: { fromRoot: 'type/' }, version: '', processors: 1 });
  */
 export { makeKit, type KitRequest } from './make.js';
 export type { KeptStylesheet, KitAddress, MadeKit } from './kit.js';
 export { chosenFaces, type ChosenFace, type ChosenFamily } from './planning/chosen.js';
+export { demandingPage, plannedFaces } from './planning/plan.js';
 export { demandOnKit, type DemandingPage, type FaceDemand } from './planning/demand.js';
 export { cutToDemand, type Cut, type CutFace, type CutFamilies, type CutFamily } from './planning/cut.js';
 export { decidedLoading, type LoadedFace, type LoadedFamily } from './planning/loading.js';

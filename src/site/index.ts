@@ -4,17 +4,13 @@
  *
  * @example
  * const html = '<style>b { font: 700 1em Harbour }</style><b>Pier</b>';
- * const page = { page: 'index.html', address: '/index.html', size: html.length, read: () => html };
- * const nothing = async () => undefined;
- * const scanner = new PageScanner({
- *   pages: [page], otherHost: () => undefined, addressOf: nothing, shown: (address) => address,
- *   named: nothing, read: nothing, nearest: () => undefined,
- * });
- * const [{ faces }] = await scanner.scanned(page); // 'Harbour' at 700 draws P, i, e and r
+ * const site = siteOf(new Map([['index.html', new TextEncoder().encode(html)]]));
+ * const [{ faces }] = await new PageScanner(site).scanned(site.pages[0]); // 'Harbour' at 700 draws P, i, e and r
  */
 export { decodedPage, decodedStylesheet } from './html/encoding.js';
 export { PageScanner, type ScannedPage } from './scanning/page-scanner.js';
 export type { Site, SitePage } from './scanning/site.js';
+export { siteOf } from './scanning/site-of-files.js';
 export { readRules, type StyleRules } from './css/rules.js';
 export { computedStyle, initialStyle, type ComputedStyle } from './cascade/computed.js';
 export { longhands, shorthands } from './css/properties/index.js';

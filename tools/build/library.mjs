@@ -6,7 +6,14 @@ import { root } from './root.mjs';
 
 const compiled = join(root, 'build/src');
 /** The last one is started as a thread. */
-const entries = ['index', 'core/index', 'site/index', 'kit/index', 'app/scanning/scan-thread'];
+const entries = [
+  'index',
+  'core/index',
+  'site/index',
+  'kit/index',
+  'config/index',
+  'app/scanning/scan-thread',
+];
 
 /** Relative imports of a module or of its types, as paths of that kind. */
 function importsOf(path, extension) {

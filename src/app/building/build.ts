@@ -15,9 +15,7 @@ import { processors } from '../../io/processors.js';
 import type { KitAddress } from '../../kit/kit.js';
 import { makeKit, type KitRequest } from '../../kit/make.js';
 import type { Manifest } from '../../kit/files/manifest.js';
-import { chosenFaces, type ChosenFace } from '../../kit/planning/chosen.js';
-import { cutToDemand } from '../../kit/planning/cut.js';
-import { demandOnKit, type FaceDemand } from '../../kit/planning/demand.js';
+import { plannedFaces } from '../../kit/planning/plan.js';
 import { reachOf } from '../../kit/reach.js';
 import { version } from '../../version.js';
 import type { DraftedConfig } from '../drafting/draft-config.js';
@@ -117,11 +115,9 @@ async function buildKit(
         findings.push(finding('file-passed-over', reason, { ...place })),
       ),
     );
-  const chosen = chosenFaces(config, sources);
   const site = configSite(config, base, options);
   const { pages, byScript } = await demandingPages(config, site, progress);
-  const demand = pages.length > 0 ? demandOnKit(pages, chosen) : new Map<ChosenFace, FaceDemand>();
-  const cut = await cutToDemand(chosen, demand, config);
+  const cut = await plannedFaces(config, sources, pages);
   const steps = new Steps(
     'making the kit',
     cut.families.flatMap(({ faces }) => faces.map(({ source }) => source.size)),
@@ -160,7 +156,7 @@ function earlierIn(folder: string): Pick<KitRequest, 'earlier' | 'earlierCosts'>
   if (!text) return {};
   try {
     const manifest = JSON.parse(new TextDecoder().decode(text)) as Manifest;
-    const isOurs = manifest.manifestVersion === 3 && manifest.madeWith === version();
+    const isOurs = manifest.manifestVersion === 4 && manifest.madeWith === version();
     if (!isOurs) return {};
     return { earlier: earlierParts(manifest, read), earlierCosts: earlierCosts(manifest) };
   } catch {

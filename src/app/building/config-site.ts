@@ -4,6 +4,7 @@ import { DenseGlyphError } from '../../errors.js';
 import type { Environment } from '../../io/browser.js';
 import { isFolder } from '../../io/read.js';
 import type { DemandingPage } from '../../kit/planning/demand.js';
+import { demandingPage } from '../../kit/planning/plan.js';
 import { adoptedFolders, adoptedSheets, type AdoptedSheets } from '../adoption/adopted-sheets.js';
 import type { OnProgress } from '../progress.js';
 import { openSite, type OpenedSite } from '../scanning/open-site.js';
@@ -73,14 +74,7 @@ export async function demandingPages(
   if (!opened) return { pages: [], byScript: [] };
   try {
     const { pages } = await scannedSite(opened.site, true, progress);
-    const read = pages.map(({ page, languages, faces, lines, fontFaces, scripts }) => ({
-      page,
-      languages,
-      faces,
-      lines,
-      scripts,
-      declared: fontFaces.map(({ family }) => family),
-    }));
+    const read = pages.map(demandingPage);
     return { pages: read, byScript: read.filter(({ scripts }) => scripts > 0).map(({ page }) => page) };
   } finally {
     await opened.end();

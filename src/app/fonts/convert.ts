@@ -1,3 +1,4 @@
+import { leftOut, type Finding } from '../../findings.js';
 import { basename, extname, join, relative, resolve } from 'node:path';
 import { writeFont, type FontFormat, type WriteOptions } from '../../core/containers/index.js';
 import { chooseFaces, openFile, type NamedFace, type NamedFile } from '../../core/source/index.js';
@@ -53,8 +54,8 @@ export interface ConvertedFile {
   path: string;
   format: FontFormat;
   bytes: number;
-  /** What of the source it doesn't carry, in words. */
-  dropped: string[];
+  /** What of the source it doesn't carry. */
+  findings: Finding[];
   /** Of outlines that were drawn anew. */
   points?: { before: number; after: number };
 }
@@ -166,7 +167,8 @@ async function convertFace(
         ? await (await import('../../kit/smallest-woff.js')).smallestWoff(opened.font)
         : await inFile(path, () => writeFont(opened.font, format, order.writeOptions));
     const output = join(order.out, `${name}.${format}`);
-    outputs.push({ path: output, format, ...written, dropped: [...opened.dropped, ...dropped] });
+    const findings = leftOut([...opened.dropped, ...dropped], { file: path });
+    outputs.push({ path: output, format, ...written, findings });
   }
   return outputs;
 }

@@ -1,3 +1,4 @@
+import { leftOut, type Finding } from '../../findings.js';
 import { basename, extname, join, relative, resolve } from 'node:path';
 import { isCollection, type FontFormat } from '../../core/containers/index.js';
 import { chooseFaces, openFile, type NamedFile } from '../../core/source/index.js';
@@ -54,11 +55,13 @@ export interface SubsetResult {
 }
 
 /** A face that was cut down. */
-export interface CutFont extends Omit<SubsetFile, 'outputs' | 'licenceText'> {
+export interface CutFont extends Omit<SubsetFile, 'outputs' | 'licenceText' | 'dropped'> {
   /** As the user would write it. */
   input: string;
   inputBytes: number;
-  outputs: { path: string; format: FontFormat; bytes: number; dropped: string[] }[];
+  /** What of it the cut does without. */
+  leftOut: Finding[];
+  outputs: { path: string; format: FontFormat; bytes: number; findings: Finding[] }[];
 }
 
 /**
@@ -142,15 +145,17 @@ export async function subset(request: SubsetRequest, progress?: OnProgress): Pro
     turnedOn: Object.fromEntries(wanted.turnedOn),
     besides: wanted.besides,
     subsets: made.map(({ paths, ...input }, i): CutFont => {
-      const { outputs, licenceText: _, ...about } = subsets[i];
+      const { outputs, licenceText: _, dropped, ...about } = subsets[i];
+      const place = { file: input.input };
       return {
         ...input,
         ...about,
-        outputs: outputs.map(({ format, bytes, dropped }, k) => ({
+        leftOut: leftOut(dropped, place),
+        outputs: outputs.map(({ format, bytes, dropped: lost }, k) => ({
           path: relative(folder, paths[k]) || paths[k],
           format,
           bytes: bytes.length,
-          dropped,
+          findings: leftOut(lost, place),
         })),
       };
     }),

@@ -35,11 +35,11 @@ function notes({ input, inputFormat, outputs }: Conversion): string[] {
   const isNamedOtherwise = fontFormats.includes(extension as FontFormat) && extension !== inputFormat;
   return [
     ...(isNamedOtherwise ? [`${input}: its content is ${inputFormat}, whatever its name says`] : []),
-    ...outputs.flatMap(({ path, dropped, points }) => [
+    ...outputs.flatMap(({ path, findings, points }) => [
       ...(points
         ? [`${path}: TrueType outlines with ${points.after} points; the CFF outlines had ${points.before}`]
         : []),
-      ...(dropped.length > 0 ? [`${path}: left out ${dropped.join(', ')}`] : []),
+      ...findings.map(({ message }) => `${path}: ${message}`),
     ]),
   ];
 }

@@ -1,6 +1,7 @@
 import colors from 'picocolors';
 import { placeText } from '../../errors.js';
 import type { Finding } from '../../findings.js';
+import { whyWhole } from '../../kit/planning/made.js';
 import type { Manifest, ManifestFace } from '../../kit/index.js';
 import { count, kilobytes, share, table } from './words.js';
 
@@ -67,9 +68,11 @@ export function kitLines(manifest: Manifest, folder: string, changed: boolean, a
     ...languageNotes(faces),
     ...droppedNotes(faces.map(({ face }) => face)),
     ...faces.flatMap(({ face }) =>
-      face.parts
-        .filter(({ changed }) => changed.length > 0)
-        .map(({ changed, format }) => `${face.source.path}: in ${format} ${changed.join(', ')}`),
+      face.parts.flatMap(({ findings, format }) => {
+        const changed = findings.filter(({ code }) => code === 'changed-for-format');
+        const words = changed.map(({ message }) => message).join(', ');
+        return words === '' ? [] : [`${face.source.path}: in ${format} ${words}`];
+      }),
     ),
   ];
   return [
@@ -156,9 +159,10 @@ function apartNotes(faces: readonly ManifestFace[]): string[] {
 function wholeNotes(faces: readonly { family: string; face: ManifestFace }[]): string[] {
   const reasons = new Map<string, string[]>();
   for (const { family, face } of faces) {
-    if (face.wholeReason === undefined) continue;
+    const whole = whyWhole(face);
+    if (!whole) continue;
     const name = `${family} ${face.weight.replace(' ', '–')}${face.style === 'normal' ? '' : ` ${face.style}`}`;
-    reasons.set(face.wholeReason, [...(reasons.get(face.wholeReason) ?? []), name]);
+    reasons.set(whole.message, [...(reasons.get(whole.message) ?? []), name]);
   }
   return [...reasons].map(
     ([reason, names]) =>
@@ -170,18 +174,19 @@ function wholeNotes(faces: readonly { family: string; face: ManifestFace }[]): s
 function droppedNotes(faces: readonly ManifestFace[]): string[] {
   const found = new Map<string, { formats: Set<string>; paths: Set<string> }>();
   for (const { parts, source } of faces) {
-    for (const { dropped, format } of parts) {
-      for (const what of dropped) {
-        const known = found.get(what) ?? { formats: new Set(), paths: new Set() };
+    for (const { findings, format } of parts) {
+      for (const { code, message } of findings) {
+        if (code !== 'left-out') continue;
+        const known = found.get(message) ?? { formats: new Set(), paths: new Set() };
         known.formats.add(format);
         known.paths.add(source.path);
-        found.set(what, known);
+        found.set(message, known);
       }
     }
   }
   return [...found].map(([what, { formats, paths }]) => {
     const about = paths.size === faces.length && paths.size > 1 ? 'every face' : [...paths].join(', ');
-    return `${about}: ${[...formats].join(', ')} ${formats.size === 1 ? 'leaves' : 'leave'} out ${what}`;
+    return `${about}: in ${[...formats].join(', ')} ${what}`;
   });
 }
 

@@ -1,3 +1,4 @@
+import type { Finding } from '../../findings.js';
 import colors from 'picocolors';
 import { CodePointSet } from '../../core/text/code-point-set.js';
 import { featureWords, isAppliedByDefault } from '../../data/feature-names.js';
@@ -61,11 +62,11 @@ function row(title: string, words: readonly string[], width: number): string[] {
 }
 
 function detailLines(subset: CutFont, result: SubsetResult, width: number, nameOf: CharacterNames): string[] {
-  const { characters, tables, features, absent, dropped, changes, legal, outputs } = subset;
+  const { characters, tables, features, absent, leftOut, changes, legal, outputs } = subset;
   const before = tables.reduce((sum, one) => sum + one.before, 0);
   const after = tables.reduce((sum, one) => sum + one.after, 0);
   const shown = tables.filter((one) => one.before >= before / 200 || one.after >= after / 50);
-  const gone = [...dropped, ...outputs.flatMap((output) => output.dropped)];
+  const gone = [...leftOut, ...outputs.flatMap(({ findings }) => findings)];
   return [
     ...row('Characters', hadWords(characters), width),
     ...missingLines(characters.missing, result, width, nameOf),
@@ -82,13 +83,16 @@ function detailLines(subset: CutFont, result: SubsetResult, width: number, nameO
     ...row('Features', featureItems(features), width),
     ...absent.flatMap(({ message }) => row('', words(colors.yellow(message)), width)),
     ...row('', turnedOnItems(result.turnedOn, features), width),
-    ...gone.flatMap((text, i) => row(i === 0 ? 'Left out' : '', words(text), width)),
+    ...goneLines(gone, width),
     ...changes.flatMap(({ message }, i) => row(i === 0 ? 'Changed' : '', words(message), width)),
     ...legal.map(({ message }) => `${colors.yellow('licence')}     ${message}`),
   ];
 }
 
 const words = (text: string) => text.split(' ');
+
+const goneLines = (gone: readonly Finding[], width: number): string[] =>
+  gone.flatMap(({ message }, i) => row(i === 0 ? 'Note' : '', words(message), width));
 
 function hadWords({ had, missing }: CutFont['characters']): string[] {
   return words(`${had.length} of ${count(had.length + missing.length, 'character')} asked for are there`);
@@ -239,7 +243,7 @@ function characterItems(codePoints: readonly number[], nameOf: CharacterNames): 
 /** What several faces have in common is said once. */
 function summaryLines(result: SubsetResult, width: number, nameOf: CharacterNames): string[] {
   const groups = new Map<string, { inputs: string[]; lines: string[] }>();
-  for (const { input, characters, features, absent, dropped, changes, legal } of result.subsets) {
+  for (const { input, characters, features, absent, leftOut, changes, legal } of result.subsets) {
     const lines = [
       ...row('Characters', hadWords(characters), width),
       ...missingLines(characters.missing, result, width, nameOf),
@@ -247,7 +251,7 @@ function summaryLines(result: SubsetResult, width: number, nameOf: CharacterName
       ...row('Features', featureItems(features), width),
       ...absent.flatMap(({ message }) => row('', words(colors.yellow(message)), width)),
       ...row('', turnedOnItems(result.turnedOn, features), width),
-      ...dropped.flatMap((text, i) => row(i === 0 ? 'Left out' : '', words(text), width)),
+      ...goneLines(leftOut, width),
       ...changes.flatMap(({ message }, i) => row(i === 0 ? 'Changed' : '', words(message), width)),
       ...legal.map(({ message }) => `${colors.yellow('licence')}     ${message}`),
     ];

@@ -14,7 +14,7 @@ import { preloadsOf } from './head.js';
 
 /** kit.json: what is in the kit and why. */
 export interface Manifest {
-  manifestVersion: 3;
+  manifestVersion: 4;
   /** The version of dense-glyph that made the kit. */
   madeWith: string;
   /** The browsers to be served, what they need and what they lack. */
@@ -74,8 +74,6 @@ export interface ManifestFace {
     languages: readonly string[];
     rules: { file: string; line: number; selector: string }[];
   };
-  /** Why it isn't cut to what the site draws. */
-  wholeReason?: string;
   /** Where the source disagrees with itself or with the config. */
   findings: readonly Finding[];
 }
@@ -95,10 +93,8 @@ export interface ManifestPart {
   stillBytes?: number;
   /** Of a rest: what takes letters of both parts, and is lost between them; no text of the pages has any. */
   apart?: SetApart;
-  /** What of the source it doesn't carry. */
-  dropped: string[];
-  /** What was changed inside, so that old browsers link it as its rule does. */
-  changed: string[];
+  /** What of the source it doesn't carry, what was changed inside for old browsers, and why it is the whole. */
+  findings: readonly Finding[];
 }
 
 /** Whether what a kit.json holds is a manifest of this version, as far as anything is read from it. */
@@ -106,7 +102,7 @@ export function isManifest(found: unknown): found is Manifest {
   const { manifestVersion, families, files, pages, preloads, leftOut, stylesheets, otherPages, texts } =
     (found ?? {}) as Partial<Record<keyof Manifest, unknown>>;
   const lists = [families, pages, preloads, leftOut, stylesheets, otherPages, texts];
-  if (manifestVersion !== 3 || !lists.every(Array.isArray) || typeof files !== 'object' || !files)
+  if (manifestVersion !== 4 || !lists.every(Array.isArray) || typeof files !== 'object' || !files)
     return false;
   const isFace = (face: unknown) => Array.isArray((face as Partial<ManifestFace> | null)?.parts);
   return (families as Partial<ManifestFamily>[]).every(
@@ -125,7 +121,7 @@ export function manifestOf(kit: MadeKit, version: string): Manifest {
   const isFont = (path: string) => path.startsWith('faces/');
   const pages = pagesOf(kit);
   return {
-    manifestVersion: 3,
+    manifestVersion: 4,
     madeWith: version,
     reach: kit.reach,
     families,
@@ -201,7 +197,7 @@ const demandTold = ({
 
 function manifestFace(face: LoadedFace, base: string): ManifestFace {
   const { weight, style, stretch, descriptors, display, preload, preloadReason, source } = face;
-  const { findings, demand, wholeReason } = face;
+  const { findings, demand } = face;
   return {
     weight: rangeText(weight),
     style,
@@ -214,7 +210,6 @@ function manifestFace(face: LoadedFace, base: string): ManifestFace {
     madeFrom: face.madeFrom,
     ...(source.ranges ? { partial: scriptsOf(source.ranges)[0]?.name ?? 'signs' } : {}),
     ...(demand ? { demand: demandTold(demand) } : {}),
-    ...(wholeReason === undefined ? {} : { wholeReason }),
     parts: face.parts.map((made) => ({
       file: made.file,
       slice: made.slice,
@@ -225,8 +220,7 @@ function manifestFace(face: LoadedFace, base: string): ManifestFace {
       characters: unicodeRangeText(made.characters),
       ...(made.stillBytes === undefined ? {} : { stillBytes: made.stillBytes }),
       ...(made.apart === undefined ? {} : { apart: made.apart }),
-      dropped: made.dropped,
-      changed: made.changed,
+      findings: made.findings,
     })),
     findings,
   };

@@ -5,7 +5,7 @@ import type { CodePointRanges } from '../../core/text/unicode-ranges.js';
 import { placeText } from '../../errors.js';
 import { facesOf, type MadeKit } from '../kit.js';
 import type { LoadedFace, LoadedFamily } from '../planning/loading.js';
-import { fetchedPart, restOf, type Part, type Slice } from '../planning/made.js';
+import { fetchedPart, restOf, whyWhole, type Part, type Slice } from '../planning/made.js';
 import { script as pageScript, style as pageStyle } from '../../browser/built/proof.js';
 import { sampleTexts } from './sample-text.js';
 import { faceRules, stylesheetFile } from './stylesheet.js';
@@ -82,8 +82,9 @@ const allCharacters = (part: Part, rest: Part | undefined): CodePointRanges =>
 const rulesShown = 4;
 
 /** Which pages and rules the face is there for, or why all of it is. */
-function demandRows({ demand: wanted, wholeReason }: LoadedFace): string {
-  if (wholeReason !== undefined) return `<dt>Whole</dt><dd>${escapeHtml(wholeReason)}</dd>`;
+function demandRows(face: LoadedFace): string {
+  const [wanted, whole] = [face.demand, whyWhole(face)];
+  if (whole) return `<dt>Whole</dt><dd>${escapeHtml(whole.message)}</dd>`;
   if (!wanted) return '';
   const rules = wanted.rules
     .slice(0, rulesShown)

@@ -1,5 +1,6 @@
 // The third step of a plan: what became of each face, in bytes
 
+import type { Finding } from '../../findings.js';
 import type { SetApart } from '../../core/layout/set-apart.js';
 import type { CodePointRanges } from '../../core/text/unicode-ranges.js';
 import type { ReachedFormat } from '../reach.js';
@@ -18,21 +19,17 @@ export interface Part {
   bytes: Uint8Array;
   sha256: string;
   characters: CodePointRanges;
-  /** What of the source it doesn't carry, in words. */
-  dropped: string[];
+  /** What of the source it doesn't carry, what was changed inside for old browsers, and why it is the whole. */
+  findings: readonly Finding[];
   /** Of a variable face: what the same would weigh without its axes, at the start of them. */
   stillBytes?: number | undefined;
   /** Of a rest: what takes letters of both parts, and is lost between them. */
   apart?: SetApart | undefined;
-  /** What was changed inside, so that old browsers link it as its rule does. */
-  changed: string[];
 }
 
 export interface MadeParts {
   /** What pages fetch first, then the rest, then the same in older formats, the better ones first. */
   parts: readonly Part[];
-  /** Why it isn't cut to what the site draws. */
-  wholeReason?: string | undefined;
 }
 
 export interface MadeFace extends CutFace, MadeParts {
@@ -50,6 +47,10 @@ export const fetchedPart = ({ parts }: MadeParts): Part => parts[0];
 export const restOf = ({ parts }: MadeParts): Part | undefined => parts.find(({ slice }) => slice === 'rest');
 /** The same in formats for browsers that ask for them. */
 export const olderParts = ({ parts }: MadeParts): Part[] => parts.filter(({ format }) => format !== 'woff2');
+
+/** Why a face isn't cut to what the site draws, where it might be. */
+export const whyWhole = ({ parts }: { parts: readonly Pick<Part, 'findings'>[] }): Finding | undefined =>
+  parts[0].findings.find(({ code }) => code === 'face-whole');
 
 /** A face that is at hand and that no page draws. */
 export interface LeftOutFace {

@@ -10,6 +10,7 @@ import { cmap } from '../../core/tables/index.js';
 import { CodePointSet } from '../../core/text/code-point-set.js';
 import { mappedCharacters } from '../../core/text/mapped-characters.js';
 import { DenseGlyphError } from '../../errors.js';
+import { finding, leftOut } from '../../findings.js';
 import { slug } from '../../core/face/slug.js';
 import { sha256 } from '../digest.js';
 import type { ReachedFormat } from '../reach.js';
@@ -36,7 +37,10 @@ export async function madeParts(face: CutFace, formats: readonly ReachedFormat[]
   );
   // Browsers that take older formats know no parts.
   if (isCut) return { parts: [cut.drawn, ...(cut.rest ? [cut.rest] : []), ...whole] };
-  return { parts: whole, wholeReason: cut?.wholeReason };
+  if (!cut) return { parts: whole };
+  const [fetched, ...older] = whole;
+  const why = finding('face-whole', cut.wholeReason, { file: face.source.path });
+  return { parts: [{ ...fetched, findings: [why, ...fetched.findings] }, ...older] };
 }
 
 /** One file of a face, with all that is in it. */
@@ -44,9 +48,15 @@ export async function makePart(face: CutFace, format: Exclude<FontFormat, 'otf'>
   const { source } = face;
   const { font, dropped: left, changed } = fontFor(face, format);
   const written = await writeFont(font, format);
-  const dropped = [...source.dropped, ...left, ...written.dropped];
-  const characters = charactersOf(source).ranges();
-  return { ...named(face, 'whole', format, written.bytes), characters, dropped, changed };
+  const place = { file: source.path };
+  return {
+    ...named(face, 'whole', format, written.bytes),
+    characters: charactersOf(source).ranges(),
+    findings: [
+      ...leftOut([...source.dropped, ...left, ...written.dropped], place),
+      ...changed.map((what) => finding('changed-for-format', what, place)),
+    ],
+  };
 }
 
 /** What the parts of a face are called, by what is in them. */
@@ -153,9 +163,8 @@ async function cutPart(
   return {
     ...named(face, slice, 'woff2', written.bytes),
     characters: all.ranges(),
-    dropped: [...source.dropped, ...dropped, ...written.dropped],
+    findings: leftOut([...source.dropped, ...dropped, ...written.dropped], { file: source.path }),
     stillBytes,
-    changed: [],
   };
 }
 

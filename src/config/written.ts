@@ -1,0 +1,85 @@
+// The config as a person writes it, for configs in TypeScript; what is read from it is in schema.ts
+
+import type { FontDisplay, DrawingDescriptors } from '../core/face/index.js';
+import type { FamilyConfig, KitConfig } from './schema.js';
+
+/** `400`, `'700 italic'`, or `'300..800'` for a part of a variable face. */
+export type WrittenFace = number | `${number}${string}`;
+
+type OneOrMore<Item> = Item | readonly Item[];
+
+/** A size in bytes, or with its unit: `'90 kB'`. */
+export type WrittenSize = number | `${number} ${'B' | 'kB' | 'MB'}`;
+
+export interface WrittenFile extends DrawingDescriptors {
+  file: string;
+  /** What it is declared as; 400 if left out. */
+  face?: WrittenFace;
+  'font-display'?: FontDisplay;
+  'unicode-range'?: string;
+}
+
+export interface WrittenCharacters {
+  /** Whether what the pages draw is kept; yes, if left out, where the site has pages. */
+  fromSite?: boolean;
+  /** Languages whose characters are kept too (BCP 47). */
+  languages?: OneOrMore<string>;
+  /** As `unicode-range` writes them. */
+  ranges?: string;
+  also?: string;
+}
+
+export interface WrittenFamily {
+  /** The name for `font-family`. */
+  family: string;
+  /** Font files, folders or globs; or a file with the face that it is declared as. */
+  files: OneOrMore<string | WrittenFile>;
+  /** Names the custom property and the class: `--type-body`, `.type-body`. */
+  role?: string;
+  /** The faces to ship; what pages draw, if left out. */
+  faces?: OneOrMore<WrittenFace>;
+  /** What follows in `font-family`, in order. */
+  stack?: OneOrMore<string>;
+  loading?: { display?: FontDisplay; preload?: 'auto' | 'none' | OneOrMore<WrittenFace> };
+  /** The kit’s, if left out. */
+  characters?: WrittenCharacters;
+  /** Who says that the family may be used; goes into the ledger. */
+  rights?: string;
+}
+
+export interface WrittenConfig {
+  /** The folder that is served as the site, and its pages as globs below; all, if left out. */
+  site?: { root: string; pages?: OneOrMore<string>; scripts?: boolean };
+  /** Where the kit goes, and what browsers ask for; relative URLs if left out. */
+  output: { folder: string; url?: string };
+  /** Browserslist queries; the project’s own list if left out. */
+  reach?: OneOrMore<string>;
+  characters?: WrittenCharacters;
+  /** What a face has beyond: a second part that most visits never fetch, or nothing. */
+  rest?: 'keep' | 'drop';
+  /** What the kit may weigh; over it, the build ends with 1. */
+  budget?: { page?: WrittenSize; face?: WrittenSize; preloads?: number };
+  families: readonly WrittenFamily[];
+}
+
+/**
+ * A config in TypeScript or JavaScript, with its keys known to the editor.
+ *
+ * @example export default kitConfig({ output: { folder: 'site/type' }, families: [{ family: 'Harbour', files: 'fonts' }] });
+ */
+export const kitConfig = (config: WrittenConfig): WrittenConfig => config;
+
+/** Holds where both have the same keys. */
+type SameKeys<Written, Read> = [keyof Written, keyof Read] extends [keyof Read, keyof Written] ? true : never;
+type Part<Of, Key extends keyof Of> = NonNullable<Of[Key]>;
+
+/** Checked by the compiler: what is written and what is read have the same keys. */
+[true, true, true, true, true, true, true] satisfies [
+  SameKeys<WrittenConfig, KitConfig>,
+  SameKeys<WrittenFamily, FamilyConfig>,
+  SameKeys<WrittenCharacters, Part<KitConfig, 'characters'>>,
+  SameKeys<Part<WrittenConfig, 'site'>, Part<KitConfig, 'site'>>,
+  SameKeys<WrittenConfig['output'], KitConfig['output']>,
+  SameKeys<Part<WrittenConfig, 'budget'>, Part<KitConfig, 'budget'>>,
+  SameKeys<Part<WrittenFamily, 'loading'>, FamilyConfig['loading']>,
+];

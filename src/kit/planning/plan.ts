@@ -1,0 +1,39 @@
+import type { KitConfig } from '../../config/schema.js';
+import type { Source } from '../../core/source/index.js';
+import type { ScannedPage } from '../../site/scanning/page-scanner.js';
+import { chosenFaces } from './chosen.js';
+import { cutToDemand, type CutFamilies } from './cut.js';
+import { demandOnKit, type DemandingPage } from './demand.js';
+
+/** A page as far as it asks for faces. */
+export const demandingPage = ({
+  page,
+  languages,
+  faces,
+  lines,
+  fontFaces,
+  scripts,
+}: Pick<ScannedPage, 'page' | 'languages' | 'faces' | 'lines' | 'fontFaces' | 'scripts'>): DemandingPage => ({
+  page,
+  languages,
+  faces,
+  lines,
+  scripts,
+  declared: fontFaces.map(({ family }) => family),
+});
+
+/**
+ * Which faces a kit ships, and what each is cut to.
+ *
+ * @param sources of each family of the config, in its order
+ * @param pages that were read; faces stay whole where there are none
+ * @throws DenseGlyphError
+ */
+export async function plannedFaces(
+  config: KitConfig,
+  sources: readonly (readonly Source[])[],
+  pages: readonly DemandingPage[],
+): Promise<CutFamilies> {
+  const chosen = chosenFaces(config, sources);
+  return cutToDemand(chosen, pages.length > 0 ? demandOnKit(pages, chosen) : new Map(), config);
+}
