@@ -1,5 +1,5 @@
 /**
- * What browsers set by themselves, as far as it decides which text is drawn by which face (HTML, section 15, Rendering; MathML Core,
+ * What browsers set by themselves, as far as it decides which text is drawn by which face, in which size and lines (HTML, section 15, Rendering; MathML Core,
  * appendix; and the elements that all browsers treat so beyond it).
  */
 export const userAgentStyles = `
@@ -37,4 +37,20 @@ optgroup { font-weight: bolder }
 optgroup option { font-weight: normal }
 table { font-weight: inherit }
 rt { font-size: 50% }
+`;
+
+/** The same for the size and the lines of text. */
+export const userAgentLineStyles = `
+h1 { font-size: 2em }
+h2 { font-size: 1.5em }
+h3 { font-size: 1.17em }
+h5 { font-size: .83em }
+h6 { font-size: .67em }
+small, sub, sup { font-size: smaller }
+big { font-size: larger }
+pre, listing, plaintext, xmp { white-space: pre }
+textarea { white-space: pre-wrap }
+nobr, option { white-space: nowrap }
+caption, th { text-align: center }
+input, select, button, textarea { letter-spacing: normal; word-spacing: normal }
 `;

@@ -58,7 +58,7 @@ test('a kit of files in memory is the one that is built on disk, to the byte', (
         paths.filter((path) => /\.(html|css)$/.test(path)).map((path) => [path, read(join('site', path))]),
       ),
     );
-    const scanner = new PageScanner(site, true);
+    const scanner = new PageScanner(site, { withPlaces: true });
     const pages = [];
     for (const page of site.pages) pages.push(...(await scanner.scanned(page)).map(demandingPage));
     const { files } = await makeKit({

@@ -15,7 +15,7 @@ import { isPage } from '../../site/usage/styled-files.js';
 export async function textsOfPages(paths: readonly string[], folder: string): Promise<AskedOfFont> {
   const texts = new PageTexts();
   const site = withNearestRoots(openFolder(folder, folder, paths.filter(isPage)));
-  const scanner = new PageScanner(site, false, (piece, page) => texts.add(piece, page));
+  const scanner = new PageScanner(site, { onPiece: (piece, page) => texts.add(piece, page) });
   for (const page of site.pages)
     for (const { faces } of await scanner.scanned(page))
       for (const { features } of faces.values()) texts.addNamed(features, page.page);

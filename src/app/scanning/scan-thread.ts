@@ -9,7 +9,7 @@ const scanners = new Map<string, PageScanner>();
 answerTasks(async ({ base, root, paths, withPlaces, home }: ScanTask): Promise<FoundOnSite> => {
   const site = openFolder(base, root, paths, home);
   let scanner = scanners.get(base);
-  if (!scanner) scanners.set(base, (scanner = new PageScanner(site, withPlaces)));
+  if (!scanner) scanners.set(base, (scanner = new PageScanner(site, { withPlaces })));
   const pages: FoundOnSite['pages'] = [];
   for (const page of site.pages) pages.push(...(await scanner.scanned(page)));
   return { pages, ...scanner.takeFound() };

@@ -35,7 +35,7 @@ export async function scannedSite(
   const bytes = sizes.reduce((sum, size) => sum + size, 0);
   const threads = isFolder(site) ? processorsFor(bytes / bytesForThread) : 1;
   if (isFolder(site) && threads > 1) return byThreads(site, withPlaces, threads, steps);
-  const scanner = new PageScanner(site, withPlaces);
+  const scanner = new PageScanner(site, { withPlaces });
   const pages: FoundOnSite['pages'] = [];
   for (const page of site.pages) {
     steps.begin(page.page);

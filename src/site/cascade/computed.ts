@@ -1,14 +1,16 @@
 // CSS Cascade 5, section 4; Custom Properties 1: what an element's declarations come to
 
+import type { LengthContext } from '../css/lengths.js';
 import {
+  initialLines,
   initialValues,
-  longhandNamed,
-  longhands,
-  ownValues,
-  shorthandNamed,
-  type Longhand,
+  ofFaces,
+  type AnyLonghand,
+  type LineValues,
+  type PropertySet,
   type PropertyValues,
 } from '../css/properties/index.js';
+import { fontSize as fontSizeProperty } from '../css/properties/font-size.js';
 import { tokensOf } from '../css/tokens.js';
 import { customProperties, CustomProperties, substituted } from './substitution.js';
 
@@ -18,6 +20,14 @@ export interface ComputedStyle extends Readonly<PropertyValues> {
   custom: CustomProperties;
   /** The rules that decided its properties, by their names. */
   deciders: ReadonlyMap<string, AppliedDeclaration>;
+}
+
+/** The same with what it says of lines. */
+export interface LineStyle extends ComputedStyle, Readonly<LineValues> {
+  /** The font size of the root element, CSS pixels. */
+  rootSize: number;
+  /** Whether its size, or that which it goes by, is a length that rules state. */
+  isSizeAbsolute: boolean;
 }
 
 /** A declaration that matches an element. */
@@ -36,57 +46,125 @@ export const initialStyle: ComputedStyle = {
   deciders: new Map(),
 };
 
-type Key = keyof PropertyValues;
-type Values = Record<Key, unknown>;
+/** What the root element starts from where lines are asked for. */
+export const initialLineStyle: LineStyle = {
+  ...initialStyle,
+  ...initialLines,
+  rootSize: 0,
+  isSizeAbsolute: false,
+};
+
+type Key = keyof (PropertyValues & LineValues);
+type Values = Record<Key, unknown> & Pick<LineStyle, 'custom' | 'deciders' | 'rootSize' | 'isSizeAbsolute'>;
+type Writable<Of> = { -readonly [Name in keyof Of]: Of[Name] };
+
+/** What is computed, and for which screen. */
+export interface Computing {
+  properties: PropertySet;
+  viewport: LengthContext['viewport'];
+}
+
+/** What decides faces; no length matters to them. */
+export const forFaces: Computing = { properties: ofFaces, viewport: { width: 0, height: 0 } };
 
 /**
  * @param applied all that matches, the strongest last
  * @param parent the style that is inherited from
  */
-export function computedStyle(applied: readonly AppliedDeclaration[], parent: ComputedStyle): ComputedStyle {
+export function computedStyle(
+  applied: readonly AppliedDeclaration[],
+  parent: ComputedStyle,
+  computing: Computing = forFaces,
+): ComputedStyle {
+  const { properties } = computing;
   // The style of an element without declarations of its own.
-  const values: Values & Omit<ComputedStyle, Key> = { ...parent, ...ownValues };
-  if (applied.length === 0) return values as ComputedStyle;
+  const values = { ...parent, ...properties.ownValues } as unknown as Writable<Values>;
+  if (applied.length > 0) apply(applied, values, parent as LineStyle, computing);
+  // Of the root element, which all others go by.
+  if (values.rootSize === 0) values.rootSize = values.fontSize as number;
+  return values as unknown as ComputedStyle;
+}
+
+function apply(
+  applied: readonly AppliedDeclaration[],
+  values: Writable<Values>,
+  parent: LineStyle,
+  { properties, viewport }: Computing,
+): void {
   values.custom = customProperties(applied, parent.custom);
   const deciders = new Map(parent.deciders);
-  const byProperty = new Map<string, AppliedDeclaration[]>();
-  const add = (property: string, declaration: AppliedDeclaration) => {
-    const list = byProperty.get(property);
+  const byLonghand = new Map<AnyLonghand, AppliedDeclaration[]>();
+  const add = (longhand: AnyLonghand, declaration: AppliedDeclaration) => {
+    const list = byLonghand.get(longhand);
     if (list) list.push(declaration);
-    else byProperty.set(property, [declaration]);
+    else byLonghand.set(longhand, [declaration]);
   };
   for (const declaration of applied) {
     const { property } = declaration;
     if (property.startsWith('--')) continue;
-    if (property === 'all') for (const { name } of longhands) add(name, declaration);
-    const shorthand = shorthandNamed.get(property);
-    for (const { name } of shorthand?.longhands ?? []) add(name, declaration);
-    const longhand = longhandNamed.get(property);
-    if (longhand) add(longhand.name, declaration);
+    if (property === 'all') for (const longhand of properties.longhands) add(longhand, declaration);
+    for (const longhand of properties.shorthandNamed.get(property)?.longhands ?? [])
+      add(longhand as AnyLonghand, declaration);
+    for (const longhand of properties.longhandsNamed.get(property) ?? []) add(longhand, declaration);
   }
-  const read: ReadShorthands = new Map();
-  for (const [name, declarations] of byProperty) {
-    const decider = resolve(longhandNamed.get(name)!, declarations, values, parent, read);
-    if (decider) deciders.set(name, decider);
-  }
+  const context: LengthContext = {
+    fontSize: parent.fontSize,
+    rootSize: parent.rootSize || initialLines.fontSize,
+    viewport,
+  };
+  const resolving: Resolving = { values, parent, properties, context, read: new Map() };
+  const decide = (longhand: AnyLonghand, declarations: readonly AppliedDeclaration[]) => {
+    const decider = resolve(longhand, declarations, resolving);
+    if (decider) deciders.set(longhand.name, decider);
+    return decider;
+  };
+  // Other lengths go by the size of the element's own font.
+  const fontSize = fontSizeProperty as unknown as AnyLonghand;
+  const sizes = byLonghand.get(fontSize);
+  byLonghand.delete(fontSize);
+  const sized = sizes && decide(fontSize, sizes);
+  if (values.fontSize !== undefined) context.fontSize = values.fontSize as number;
+  for (const [longhand, declarations] of byLonghand) decide(longhand, declarations);
   values.deciders = deciders;
-  return values as ComputedStyle;
+  if (values.fontSize === undefined) return;
+  if (sized) values.isSizeAbsolute = isAbsolute(sized, parent.isSizeAbsolute);
+  if (!values.isSizeAbsolute) scaleMonospace(values, parent);
 }
 
-type Property = Longhand<string, Key, unknown>;
+const isMonospace = (families: unknown): boolean =>
+  Array.isArray(families) && families.length === 1 && /^monospace$/i.test(String(families[0]));
 
-/** What shorthands came to, which all of their longhands ask for; by their text. */
-type ReadShorthands = Map<string, Record<string, unknown> | undefined>;
+function isAbsolute({ property, value }: AppliedDeclaration, isParent: boolean): boolean {
+  const text = value.trim().toLowerCase();
+  const size = property === 'font' ? (/\b\d[\w.%]*/.exec(text.replace(/\b[1-9]00\b/g, ''))?.[0] ?? '') : text;
+  if (/^[\d.]+(?:e[mx]|ch|%)$|^(?:smaller|larger|inherit|unset)$/.test(size)) return isParent;
+  return /\d|^var\(/.test(size);
+}
+
+/** Browsers set `monospace` alone in 13 px where other text has 16, unless a size is stated (HTML, section 15.3.1). */
+function scaleMonospace(values: Writable<Values>, parent: LineStyle): void {
+  const [is, was] = [isMonospace(values.families), isMonospace(parent.families)];
+  if (is !== was) values.fontSize = (values.fontSize as number) * (is ? 13 / 16 : 16 / 13);
+}
+
+/** Of the element whose style is computed. */
+interface Resolving {
+  values: Writable<Values>;
+  parent: LineStyle;
+  properties: PropertySet;
+  context: LengthContext;
+  /** What shorthands came to, which all of their longhands ask for; by their text. */
+  read: Map<string, Record<string, unknown> | undefined>;
+}
 
 /** Sets one longhand by the strongest declaration that is valid. @returns which one that was */
 function resolve(
-  longhand: Property,
+  longhand: AnyLonghand,
   declarations: readonly AppliedDeclaration[],
-  values: Values & Pick<ComputedStyle, 'custom'>,
-  parent: ComputedStyle,
-  read: ReadShorthands,
+  resolving: Resolving,
 ): AppliedDeclaration | undefined {
   const { key, initial, isInherited } = longhand;
+  const { values, parent } = resolving;
   const unset = () => (isInherited ? parent[key] : initial);
   for (let i = declarations.length - 1; i >= 0; i--) {
     const declaration = declarations[i];
@@ -101,7 +179,7 @@ function resolve(
             ? origin === 'user-agent'
             : origin !== declaration.origin || layer !== declaration.layer,
         );
-      if (weaker.length > 0) return resolve(longhand, weaker, values, parent, read);
+      if (weaker.length > 0) return resolve(longhand, weaker, resolving);
       values[key] = unset();
       return declaration;
     }
@@ -109,8 +187,7 @@ function resolve(
     else if (keyword === 'inherit') values[key] = parent[key];
     else if (keyword === 'initial') values[key] = initial;
     else {
-      const value =
-        text === undefined ? undefined : valueOf(longhand, declaration.property, text, parent, read);
+      const value = text === undefined ? undefined : valueOf(longhand, declaration.property, text, resolving);
       // What can't be read is dropped with its rule; with variables it is too late for that.
       if (value === undefined && !hasVariables) continue;
       values[key] = value ?? unset();
@@ -122,19 +199,21 @@ function resolve(
 
 /** What a declaration says of a longhand, by itself or by a shorthand; undefined where it isn't valid. */
 function valueOf(
-  longhand: Property,
+  longhand: AnyLonghand,
   property: string,
   text: string,
-  parent: ComputedStyle,
-  read: ReadShorthands,
+  { parent, properties, context, read }: Resolving,
 ): unknown {
-  const shorthand = shorthandNamed.get(property);
-  if (!shorthand) return longhand.read(tokensOf(text), parent[longhand.key]);
+  const shorthand = properties.shorthandNamed.get(property);
+  if (!shorthand) return longhand.read(tokensOf(text), parent[longhand.key], context);
   const key = `${property}:${text}`;
   if (!read.has(key))
     read.set(
       key,
-      shorthand.read(tokensOf(text), (one) => parent[one.key as Key] as never),
+      shorthand.read(tokensOf(text), (one) => parent[one.key as Key] as never, {
+        ...context,
+        fontSize: parent.fontSize,
+      }),
     );
   return read.get(key)?.[longhand.key];
 }

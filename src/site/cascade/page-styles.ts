@@ -4,9 +4,11 @@ import { readDeclarations } from '../css/rules.js';
 import type { SiteElement } from '../html/document.js';
 import {
   computedStyle,
+  forFaces,
   initialStyle,
   isSameStyle,
   type AppliedDeclaration,
+  type Computing,
   type ComputedStyle,
 } from './computed.js';
 import { bySpecificity, type PageMatches, type RuleSet } from './matches.js';
@@ -103,6 +105,7 @@ export class PageStyles {
     /** The page, as the user would write it. */
     private readonly file: string,
     private readonly cache: StyleCache,
+    private readonly computing: Computing = forFaces,
   ) {}
 
   /** Elements are asked for in the order of the document. */
@@ -141,11 +144,12 @@ export class PageStyles {
       list.filter(({ selector }) => selector.pseudoElement === name);
     const applied = (name: string | undefined) => this.sorted(of(rules, name), of(others, name), element);
     const own = [...applied(undefined), ...this.presented(element, presentation)];
-    const style = computedStyle(strongestLast(own), parent);
+    const style = computedStyle(strongestLast(own), parent, this.computing);
     const names = new Set([...rules, ...others].flatMap(({ selector }) => selector.pseudoElement ?? []));
     if (names.size === 0) return { style, pseudo: noPseudo, counts: isCounting(style) };
     const pseudo = new Map<string, ComputedStyle>();
-    for (const name of names) pseudo.set(name, computedStyle(strongestLast(applied(name)), style));
+    for (const name of names)
+      pseudo.set(name, computedStyle(strongestLast(applied(name)), style, this.computing));
     return { style, pseudo, counts: isCounting(style) || [...pseudo.values()].some(isCounting) };
   }
 
@@ -197,7 +201,7 @@ export class PageStyles {
     const key = `${important ? '!' : ''}${line}|${css}`;
     let found = this.attributes.get(key);
     if (!found) {
-      found = readDeclarations(css, line)
+      found = readDeclarations(css, line, this.computing.properties)
         .filter((declaration) => declaration.important === important)
         .map(({ property, value }) => ({
           property,

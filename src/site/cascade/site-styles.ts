@@ -1,20 +1,22 @@
-import { userAgentStyles } from '../../data/user-agent-styles.js';
+import { userAgentLineStyles, userAgentStyles } from '../../data/user-agent-styles.js';
+import type { LengthContext } from '../css/lengths.js';
+import { ofFaces, type PropertySet } from '../css/properties/index.js';
 import { readRules } from '../css/rules.js';
 import { IndexMatches, type RuleSet } from './matches.js';
 import { StyleCache } from './page-styles.js';
 import { ConditionSets, RuleIndex, type PageSheet } from './style-rules.js';
 
-let userAgentSheet: PageSheet | undefined;
+const userAgentSheets = new Map<PropertySet, PageSheet>();
 
-function userAgent(): PageSheet {
-  userAgentSheet ??= {
-    origin: 'user-agent',
-    rules: readRules(userAgentStyles, 'user-agent').rules,
-    conditions: [],
-    layers: [],
-    layer: '',
-  };
-  return userAgentSheet;
+function userAgent(properties: PropertySet): PageSheet {
+  let sheet = userAgentSheets.get(properties);
+  if (!sheet) {
+    const css = properties === ofFaces ? userAgentStyles : userAgentStyles + userAgentLineStyles;
+    const { rules } = readRules(css, 'user-agent', 1, properties);
+    sheet = { origin: 'user-agent', rules, conditions: [], layers: [], layer: '' };
+    userAgentSheets.set(properties, sheet);
+  }
+  return sheet;
 }
 
 /** An index of rules with what was found by it so far. */
@@ -28,8 +30,20 @@ interface Known {
 export class SiteStyles {
   readonly conditions = new ConditionSets();
   readonly cache = new StyleCache();
+  private readonly caches = new Map<string, StyleCache>();
   private readonly known = new Map<string, Known>();
   private readonly numbers = new Map<unknown, number>();
+
+  /** @param properties what is computed of elements */
+  constructor(readonly properties: PropertySet = ofFaces) {}
+
+  /** Of styles whose lengths go by a screen. */
+  cacheFor({ width, height }: LengthContext['viewport']): StyleCache {
+    const key = `${width}×${height}`;
+    let cache = this.caches.get(key);
+    if (!cache) this.caches.set(key, (cache = new StyleCache()));
+    return cache;
+  }
 
   for(sheets: readonly PageSheet[]): Known {
     const key = sheets
@@ -39,7 +53,7 @@ export class SiteStyles {
     if (!known) {
       // A page with rules of its own has an index of its own; most are used once.
       if (this.known.size >= mostIndexes) this.known.clear();
-      const index = new RuleIndex([userAgent(), ...sheets], this.conditions);
+      const index = new RuleIndex([userAgent(this.properties), ...sheets], this.conditions);
       const sets = new Map<string, RuleSet>();
       const atRest = new IndexMatches(index, false, sets);
       const inStates = index.hasStates ? new IndexMatches(index, true, sets) : atRest;

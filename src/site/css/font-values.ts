@@ -79,6 +79,9 @@ export interface FontShorthand {
   style: TextStyle;
   stretch: number;
   caps: string;
+  /** undefined for fonts of the system. */
+  size?: Token[];
+  lineHeight?: Token[];
 }
 
 const systemFonts = /^(caption|icon|menu|message-box|small-caption|status-bar|-webkit-.*|-moz-.*)$/i;
@@ -116,8 +119,8 @@ export function fontIn(tokens: readonly Token[]): FontShorthand | undefined {
     given.push(kind);
   }
   if (given.length > 4) return undefined;
-  const families = familiesBehindSize(componentsOf(tokens.slice(at)));
-  return families ? { ...found, families } : undefined;
+  const behind = sizeAndFamilies(componentsOf(tokens.slice(at)));
+  return behind && { ...found, ...behind };
 }
 
 /** @returns which of them a word says; undefined for what is none */
@@ -133,15 +136,17 @@ function takeWord(text: string, token: Token, found: FontShorthand): string | un
   return Object.hasOwn(stretchWords, text) ? 'stretch' : 'weight';
 }
 
-function familiesBehindSize(rest: readonly Token[][]): string[] | undefined {
+function sizeAndFamilies(
+  rest: readonly Token[][],
+): Pick<FontShorthand, 'families' | 'size' | 'lineHeight'> | undefined {
   // The size, and a line height behind a slash, with or without spaces.
   let start = 1;
   const isSlash = (i: number) => rest[i] !== undefined && textOf(rest[i]).startsWith('/');
   if (rest[0] && textOf(rest[0]).endsWith('/')) start = 2;
   else if (isSlash(1)) start = textOf(rest[1]) === '/' ? 3 : 2;
-  const size = rest[0] && textOf(rest[0]).split('/')[0];
-  if (size === undefined || !isSize(size)) return undefined;
-  return familiesIn(
+  const [size, height] = splitAt(rest.slice(0, start).flat(), '/');
+  if (size === undefined || !isSize(textOf(size))) return undefined;
+  const families = familiesIn(
     tokensOf(
       rest
         .slice(start)
@@ -150,4 +155,5 @@ function familiesBehindSize(rest: readonly Token[][]): string[] | undefined {
         .replace(/\s*,\s*/g, ', '),
     ),
   );
+  return families && { families, size, ...(height === undefined ? {} : { lineHeight: height }) };
 }

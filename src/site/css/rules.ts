@@ -1,7 +1,7 @@
 // CSS Syntax 3, Nesting 1, Cascade 5: the rules of a stylesheet that say something of text, each with where it stands
 
 import { blockFeatures } from './font-features.js';
-import { isKept } from './properties/index.js';
+import { isKept, ofFaces, type PropertySet } from './properties/index.js';
 import { parse, type SelectorList } from 'css-tree';
 import { parseStyles, type ParsedItem, type ParsedRule } from './structure.js';
 import { componentsOf, nameOf, splitAt, stringOf, textOf, tokensOf, urlOf, type Token } from './tokens.js';
@@ -95,10 +95,15 @@ interface Context {
   outer: StyleRule | undefined;
   found: StyleRules;
   anonymous: { count: number };
+  properties: PropertySet;
 }
 
-/** @param file what its rules are said to stand in @param firstLine of the text in that file */
-export function readRules(css: string, file: string, firstLine = 1): StyleRules {
+/**
+ * @param file what its rules are said to stand in
+ * @param firstLine of the text in that file
+ * @param properties those that are kept
+ */
+export function readRules(css: string, file: string, firstLine = 1, properties = ofFaces): StyleRules {
   const found: StyleRules = {
     rules: [],
     hasOthers: false,
@@ -119,14 +124,15 @@ export function readRules(css: string, file: string, firstLine = 1): StyleRules 
     outer: undefined,
     found,
     anonymous,
+    properties,
   };
   readItems(parseStyles(css), context);
   return found;
 }
 
 /** A style attribute. */
-export function readDeclarations(css: string, line: number): StyleDeclaration[] {
-  return declarationsIn(parseStyles(css, true), placesIn(css, '', Math.max(1, line)));
+export function readDeclarations(css: string, line: number, properties = ofFaces): StyleDeclaration[] {
+  return declarationsIn(parseStyles(css, true), placesIn(css, '', Math.max(1, line)), properties);
 }
 
 function placesIn(css: string, file: string, firstLine: number): (offset: number) => SourcePlace {
@@ -188,7 +194,7 @@ function readAtRule(name: string, prelude: string, node: ParsedRule, context: Co
       return;
     case 'counter-style':
       if (body) {
-        const descriptors = declarationsIn(body, context.placeOf, true).map(
+        const descriptors = declarationsIn(body, context.placeOf, 'all').map(
           ({ property, value }) => [property, value] as const,
         );
         found.counterStyles.set(prelude, new Map(descriptors));
@@ -202,20 +208,20 @@ function readAtRule(name: string, prelude: string, node: ParsedRule, context: Co
   }
 }
 
-/** Of a conditional rule, which may stand inside of a style rule and hold declarations itself. */
 /** Names of features (CSS Fonts 4, section 6.9). */
 function readFeatureNames(body: readonly ParsedItem[], { found, placeOf }: Context): void {
   for (const block of body) {
     if (block.kind !== 'at-rule' || !block.block) continue;
-    for (const { value } of declarationsIn(block.block, placeOf, true))
+    for (const { value } of declarationsIn(block.block, placeOf, 'all'))
       for (const tag of blockFeatures(block.name, tokensOf(value))) found.namedFeatures.add(tag);
   }
 }
 
+/** Of a conditional rule, which may stand inside of a style rule and hold declarations itself. */
 function readBody(node: ParsedRule, body: readonly ParsedItem[], context: Context): void {
-  const { outer, layer, conditions, scope, placeOf } = context;
+  const { outer, layer, conditions, scope, placeOf, properties } = context;
   if (outer) {
-    const declarations = declarationsIn(body, placeOf);
+    const declarations = declarationsIn(body, placeOf, properties);
     if (declarations.length > 0)
       context.found.rules.push({ ...outer, ...placeOf(node.offset), declarations, layer, conditions, scope });
   }
@@ -225,7 +231,7 @@ function readBody(node: ParsedRule, body: readonly ParsedItem[], context: Contex
 const within = (layer: string, name: string) => (layer === '' ? name : `${layer}.${name}`);
 
 function readRule(node: ParsedRule, context: Context): void {
-  const { layer, conditions, scope, outer, placeOf } = context;
+  const { layer, conditions, scope, outer, placeOf, properties } = context;
   const selectors = selectorsIn(node.prelude);
   if (!selectors || !node.block) return;
   const rule: StyleRule = {
@@ -233,7 +239,7 @@ function readRule(node: ParsedRule, context: Context): void {
     selectorText: node.prelude.replace(/\s+/g, ' '),
     selectors,
     outer,
-    declarations: declarationsIn(node.block, placeOf),
+    declarations: declarationsIn(node.block, placeOf, properties),
     conditions,
     layer,
     scope,
@@ -254,18 +260,18 @@ function selectorsIn(prelude: string): SelectorList | undefined {
   }
 }
 
-/** @param all whether to keep what says nothing of text too */
+/** @param properties those that are kept */
 function declarationsIn(
   items: readonly ParsedItem[],
   placeOf: (offset: number) => SourcePlace,
-  all = false,
+  properties: PropertySet | 'all',
 ): StyleDeclaration[] {
   const found: StyleDeclaration[] = [];
   for (const item of items) {
     if (item.kind !== 'declaration') continue;
     const isCustom = item.name.startsWith('--');
     const property = isCustom ? item.name : item.name.toLowerCase().replace(/^-(webkit|moz|epub|ms)-/, '');
-    if (!all && !isKept(property)) continue;
+    if (properties !== 'all' && !isKept(property, properties)) continue;
     found.push({ property, value: item.value, important: item.important, line: placeOf(item.offset).line });
   }
   return found;
@@ -302,7 +308,7 @@ function readImport(prelude: string, node: ParsedRule, context: Context): void {
 /** CSS Fonts 4, section 4. */
 function readFontFace(body: readonly ParsedItem[], node: ParsedRule, context: Context): void {
   const values = new Map(
-    declarationsIn(body, context.placeOf, true).map(({ property, value }) => [property, value]),
+    declarationsIn(body, context.placeOf, 'all').map(({ property, value }) => [property, value]),
   );
   const [family] = componentsOf(tokensOf(values.get('font-family') ?? ''));
   const name = family && nameOf(tokensOf(values.get('font-family') ?? ''));

@@ -1,5 +1,6 @@
 import type { Site, SitePage } from './site.js';
 import type { PageSheet } from '../cascade/style-rules.js';
+import { ofFaces, ofLines } from '../css/properties/index.js';
 import type { FontFaceDescriptors } from '../css/rules.js';
 import { DenseGlyphError } from '../../errors.js';
 import { baseOf } from '../html/base-url.js';
@@ -13,6 +14,8 @@ import { pageFaces } from '../usage/page-faces.js';
 import { preloadsOf, type Preload } from '../usage/preloads.js';
 import type { DrawnPiece } from '../usage/drawn-text.js';
 import type { LinkedStylesheet, OnPages, SiteProblem } from '../usage/found-on-pages.js';
+import type { TextBlock } from '../usage/text-blocks.js';
+import type { PageRequest } from './requests.js';
 import { SiteStylesheets } from './site-stylesheets.js';
 
 /** A page with what was found on it; plain data, as it may come from another thread. */
@@ -32,6 +35,21 @@ export interface ScannedPage {
   isBounded: boolean;
   /** Whether browsers know how to read it. */
   isEncodingNamed: boolean;
+  /** Where lines are asked for: the blocks of its text, by how wide the screen is. */
+  blocks?: Map<number, TextBlock[]>;
+  /** Where requests are asked for: what it fetches before it is drawn, in the order in which browsers come to it. */
+  requests?: PageRequest[];
+}
+
+/** What is told of pages besides; each costs nothing where nobody asks for it. */
+export interface ScanOptions {
+  /** Whether to note which elements draw a face. */
+  withPlaces?: boolean;
+  /** Called for each piece of text that a page may draw. */
+  onPiece?: ((piece: DrawnPiece, page: string) => void) | undefined;
+  /** How wide the screens are for which blocks of text are told, CSS pixels. */
+  widths?: readonly number[] | undefined;
+  withRequests?: boolean;
 }
 
 /** What was found on some pages. */
@@ -45,18 +63,15 @@ export interface FoundOnSite {
 /** Scans pages of a site one by one; what pages have in common is looked at once. */
 export class PageScanner {
   private readonly stylesheets: SiteStylesheets;
-  private readonly styles = new SiteStyles();
+  private readonly styles: SiteStyles;
 
-  /**
-   * @param withPlaces whether to note which elements draw a face
-   * @param onPiece called for each piece of text that a page may draw
-   */
   constructor(
     private readonly site: Site,
-    private readonly withPlaces = false,
-    private readonly onPiece?: (piece: DrawnPiece, page: string) => void,
+    private readonly options: ScanOptions = {},
   ) {
-    this.stylesheets = new SiteStylesheets(site);
+    const properties = options.widths ? ofLines : ofFaces;
+    this.styles = new SiteStyles(properties);
+    this.stylesheets = new SiteStylesheets(site, properties);
   }
 
   /** A page in a list; nothing, and a problem, where it can't be read. */
@@ -87,7 +102,8 @@ export class PageScanner {
   }
 
   private async scanText(page: SitePage, html: string, isSource = true, depth = 0): Promise<ScannedPage> {
-    const lines = !isSource ? 'none' : this.withPlaces ? 'noted' : 'on demand';
+    const { withPlaces = false, onPiece, widths, withRequests = false } = this.options;
+    const lines = !isSource ? 'none' : withPlaces ? 'noted' : 'on demand';
     const root = readDocument(html, lines);
     const base = baseOf(root);
     const source = this.stylesheets.for(page, base);
@@ -108,9 +124,9 @@ export class PageScanner {
     for (const one of hostedReferences(root, page.page, otherHost))
       this.stylesheets.hosted.add(one.kind, one, [page.page]);
     const found = pageFaces(
-      { root, file: page.page, sheets, fontFaces, counterStyles, namedFeatures, withPlaces: this.withPlaces },
+      { root, file: page.page, sheets, fontFaces, counterStyles, namedFeatures, withPlaces, widths },
       this.styles,
-      this.onPiece && ((piece) => this.onPiece?.(piece, page.page)),
+      onPiece && ((piece) => onPiece(piece, page.page)),
     );
     for (const inner of await this.framesIn(page, root, depth)) {
       for (const [key, face] of inner.faces) addFace(found.faces, key, face);
@@ -125,6 +141,7 @@ export class PageScanner {
       scripts: isSource ? scriptsInstead(root) : 0,
       hasScripts: elementsWithin(root).some(isScript),
       isEncodingNamed: true,
+      ...(withRequests ? { requests: await this.stylesheets.requestsOf(root, page, base) } : {}),
     };
   }
 

@@ -1,4 +1,7 @@
 import type { Site, SitePage } from './site.js';
+import { requestsIn, type AskedRequest, type PageRequest } from './requests.js';
+import type { SiteElement } from '../html/document.js';
+import { ofFaces, type PropertySet } from '../css/properties/index.js';
 import { readRules, type FontFaceDescriptors, type StyleRules } from '../css/rules.js';
 import { behindBase } from '../html/base-url.js';
 import { decodedStylesheet } from '../html/encoding.js';
@@ -15,6 +18,9 @@ interface Sheet extends LinkedSheet {
   hosted: HostedReference[];
 }
 
+/** How deep stylesheets may import each other. */
+const deepestImport = 16;
+
 /** Style elements that stand on many pages are the same mostly; those of applications may differ on each. */
 const mostInline = 500;
 
@@ -28,7 +34,11 @@ export class SiteStylesheets {
   /** Addresses by the file that is shown, for links in it. */
   private readonly addresses = new Map<string, string>();
 
-  constructor(private readonly site: Site) {}
+  /** @param properties those that rules keep */
+  constructor(
+    private readonly site: Site,
+    private readonly properties: PropertySet = ofFaces,
+  ) {}
 
   /** @param base what the page's links start from, where it says so */
   for(page: SitePage, base: string | undefined): StylesheetSource {
@@ -39,7 +49,7 @@ export class SiteStylesheets {
         let rules = this.inline.get(key);
         if (!rules) {
           if (this.inline.size >= mostInline) this.inline.clear();
-          this.inline.set(key, (rules = readRules(css, file, Math.max(1, line))));
+          this.inline.set(key, (rules = readRules(css, file, Math.max(1, line), this.properties)));
         }
         return rules;
       },
@@ -79,6 +89,43 @@ export class SiteStylesheets {
       checked.push({ ...preload, address });
     }
     return checked;
+  }
+
+  /** What a page fetches for its first drawing: what its markup asks for, and behind each stylesheet its imports. */
+  async requestsOf(root: SiteElement, page: SitePage, base: string | undefined): Promise<PageRequest[]> {
+    const found: PageRequest[] = [];
+    for (const asked of requestsIn(root))
+      await this.follow({ ...asked, url: behindBase(asked.url, base) }, page.address, undefined, [], found);
+    return found;
+  }
+
+  /** @param within stylesheets that import each other */
+  private async follow(
+    asked: AskedRequest,
+    start: string,
+    from: number | undefined,
+    within: readonly string[],
+    found: PageRequest[],
+  ): Promise<void> {
+    const host = this.site.otherHost(asked.url, start);
+    const home = asked.kind === 'stylesheet' ? this.site.adopted?.(asked.url) : undefined;
+    const isFile = asked.kind !== 'connection';
+    const address =
+      isFile && host === undefined ? await this.site.addressOf(asked.url, start) : isFile ? home : undefined;
+    const bytes = address === undefined ? undefined : (await this.site.read(address))?.length;
+    const number = found.push({ ...asked, address, host, bytes, from }) - 1;
+    if (asked.kind !== 'stylesheet' || asked.isHint || address === undefined) return;
+    if (within.includes(address) || within.length >= deepestImport) return;
+    let sheet = this.sheets.get(address);
+    if (!sheet) this.sheets.set(address, (sheet = this.read(address)));
+    for (const { url, line, conditions } of (await sheet).rules.imports)
+      await this.follow(
+        { ...asked, url, line, conditions: [...asked.conditions, ...conditions] },
+        address,
+        number,
+        [...within, address],
+        found,
+      );
   }
 
   /** @param place asked for its line only where there is something to say of it */
@@ -123,7 +170,8 @@ export class SiteStylesheets {
 
   private async read(address: string): Promise<Sheet> {
     const file = this.site.shown(address);
-    const rules = readRules(decodedStylesheet((await this.site.read(address)) ?? new Uint8Array()), file);
+    const content = (await this.site.read(address)) ?? new Uint8Array();
+    const rules = readRules(decodedStylesheet(content), file, 1, this.properties);
     const missing = await this.missingSources(rules.fontFaces, address);
     const problems = missing.filter((one) => 'code' in one);
     return { file, address, rules, problems, hosted: missing.filter((one) => 'kind' in one) };

@@ -33,6 +33,11 @@ export interface DrawnVisitor {
    * 4, section 5.2; Inline Layout 3, section 4: the strut). Some do so for any block.
    */
   box(style: ComputedStyle, screens: readonly number[]): void;
+  /** An element that shows, before what stands in it. */
+  enter?(element: SiteElement, style: ComputedStyle): void;
+  leave?(element: SiteElement): void;
+  /** White space by itself between what is drawn. */
+  space?(text: string, element: SiteElement, style: ComputedStyle): void;
 }
 
 /** CSS Text 3, section 4.1: white space that collapses; a no-break space and other wide ones are drawn. */
@@ -75,10 +80,11 @@ export function drawnText(
   varies: (element: SiteElement) => boolean,
   visitor: DrawnVisitor,
   counterStyles: CounterStyles = new Map(),
+  start: ComputedStyle = initialStyle,
 ): void {
   const all = screens.map((_, i) => i);
   new TextWalk(screens, varies, visitor, counterStyles).walk(root, [
-    { style: initialStyle, isShown: true, screens: all },
+    { style: start, isShown: true, screens: all },
   ]);
 }
 
@@ -114,13 +120,8 @@ class TextWalk {
   walk(element: SiteElement, around: readonly Group[]): void {
     const groups = this.groupsOf(element, around);
     if (notText.has(element.name)) return;
-    for (const { styled, screens } of groups) {
-      if (!isCounting(element, styled)) continue;
-      this.hasCounters = true;
-      for (const i of screens) this.counters[i].enter(element, styled.style);
-    }
-    for (const { styled, isShown, screens: its } of groups)
-      if (isShown && styled.style.display !== 'boxless') this.visitor.box(styled.style, its);
+    const shown = groups.filter(({ isShown }) => isShown);
+    this.enter(element, groups, shown);
     for (const group of groups) this.sayBefore(element, group);
     const isClosed = isClosedSelect(element);
     const inside: Group[] = groups.map(({ styled, isShown, screens }) => ({
@@ -132,9 +133,23 @@ class TextWalk {
       if (child.kind === 'element') this.walk(child, inside);
       else if (isMoreThanSpace.test(child.text))
         this.sayText(child.text, element, isShut(element) ? hidden(groups) : groups);
+      else for (const { styled } of shown) this.visitor.space?.(child.text, element, styled.style);
     }
     for (const group of groups) this.sayAfter(element, group);
+    for (let i = 0; i < shown.length; i++) this.visitor.leave?.(element);
     if (this.hasCounters) for (const counters of this.counters) counters.leave(element);
+  }
+
+  private enter(element: SiteElement, groups: readonly StyledGroup[], shown: readonly StyledGroup[]): void {
+    for (const { styled, screens } of groups) {
+      if (!isCounting(element, styled)) continue;
+      this.hasCounters = true;
+      for (const i of screens) this.counters[i].enter(element, styled.style);
+    }
+    for (const { styled, screens } of shown) {
+      if (styled.style.display !== 'boxless') this.visitor.box(styled.style, screens);
+      this.visitor.enter?.(element, styled.style);
+    }
   }
 
   private groupsOf(element: SiteElement, around: readonly Group[]): StyledGroup[] {

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { isKept, longhands, shorthands } from '#src/site/css/properties/index.js';
+import { isKept, lineLonghands, longhands, ofLines, shorthands } from '#src/site/css/properties/index.js';
 import { tokensOf } from '#src/site/css/tokens.js';
 import { root } from '../../../test-support/paths.js';
 
@@ -9,9 +9,9 @@ test('each property is a file of its name, and each file is listed once', () => 
   const files = readdirSync(join(root, 'src/site/css/properties'))
     .filter((name) => !/^(index|property)\.ts$/.test(name))
     .map((name) => name.replace('.ts', ''));
-  const listed = [...longhands, ...shorthands].map(({ name }) => name);
-  expect(listed.sort()).toEqual(files.sort());
-  expect(new Set(longhands.map(({ key }) => key)).size).toBe(longhands.length);
+  const listed = new Set([...longhands, ...lineLonghands, ...shorthands].map(({ name }) => name));
+  expect([...listed].sort()).toEqual(files.sort());
+  expect(new Set(ofLines.longhands.map(({ key }) => key)).size).toBe(longhands.length + lineLonghands.length);
 });
 
 test.each([...shorthands])(
@@ -26,6 +26,8 @@ test.each([...shorthands])(
 );
 
 test('rules keep what is listed, custom properties and all', () => {
-  const kept = ['font-width', 'font-synthesis-style', '--a', 'all', 'font', 'color', 'fonts'].map(isKept);
+  const kept = ['font-width', 'font-synthesis-style', '--a', 'all', 'font', 'color', 'fonts'].map((one) =>
+    isKept(one),
+  );
   expect(kept).toEqual([true, true, true, true, true, false, false]);
 });

@@ -2,6 +2,8 @@
 
 import { fontIn, weightIn } from '../font-values.js';
 import { normalVariants } from '../font-variants.js';
+import { fontSize } from './font-size.js';
+import { lineHeight } from './line-height.js';
 import { fontFamily } from './font-family.js';
 import { fontFeatureSettings } from './font-feature-settings.js';
 import { fontStretch } from './font-stretch.js';
@@ -25,7 +27,7 @@ export const font: Shorthand = {
   read: (tokens, inheritedOf) => {
     const found = fontIn(tokens);
     if (!found) return undefined;
-    const { weight, ...others } = found;
+    const { weight, size: _size, lineHeight: _lineHeight, ...others } = found;
     return {
       ...normalVariants,
       featureSettings: fontFeatureSettings.initial,
@@ -33,5 +35,21 @@ export const font: Shorthand = {
       ...others,
       weight: weight ? weightIn(weight, inheritedOf(fontWeight)) : fontWeight.initial,
     };
+  },
+};
+
+/** The same with what it says of lines. */
+export const fontOfLines: Shorthand = {
+  name: 'font',
+  longhands: [...font.longhands, fontSize, lineHeight],
+  read: (tokens, inheritedOf, context) => {
+    const [found, others] = [fontIn(tokens), font.read(tokens, inheritedOf)];
+    if (!found || !others || !context) return undefined;
+    const size =
+      found.size === undefined ? fontSize.initial : fontSize.read(found.size, inheritedOf(fontSize), context);
+    if (size === undefined) return undefined;
+    const height =
+      found.lineHeight && lineHeight.read(found.lineHeight, 'normal', { ...context, fontSize: size });
+    return { ...others, fontSize: size, lineHeight: height ?? lineHeight.initial };
   },
 };

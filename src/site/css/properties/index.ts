@@ -7,8 +7,8 @@ import { contentVisibility } from './content-visibility.js';
 import { counterIncrement } from './counter-increment.js';
 import { counterReset } from './counter-reset.js';
 import { counterSet } from './counter-set.js';
-import { display } from './display.js';
-import { font } from './font.js';
+import { boxKind, display } from './display.js';
+import { font, fontOfLines } from './font.js';
 import { fontFamily } from './font-family.js';
 import { fontFeatureSettings } from './font-feature-settings.js';
 import { fontStretch } from './font-stretch.js';
@@ -39,6 +39,17 @@ import { textOverflow } from './text-overflow.js';
 import { textSecurity } from './text-security.js';
 import { textTransform } from './text-transform.js';
 import { visibility } from './visibility.js';
+import { fontOpticalSizing } from './font-optical-sizing.js';
+import { fontPalette } from './font-palette.js';
+import { fontSize } from './font-size.js';
+import { letterSpacing } from './letter-spacing.js';
+import { lineHeight } from './line-height.js';
+import { maxWidth } from './max-width.js';
+import { textAlign } from './text-align.js';
+import { whiteSpace } from './white-space.js';
+import { width } from './width.js';
+import { wordSpacing } from './word-spacing.js';
+import { writingMode } from './writing-mode.js';
 import type { Longhand, Shorthand, ValuesOf } from './property.js';
 
 export type { Longhand, Shorthand };
@@ -83,33 +94,73 @@ export const shorthands: readonly Shorthand[] = [font, fontSynthesis, fontVarian
 /** Computed values by their keys. */
 export type PropertyValues = ValuesOf<typeof longhands>;
 
-type AnyLonghand = Longhand<string, keyof PropertyValues, unknown>;
+/** What is asked of them where lines are: how large, how far apart, how wide. */
+export const lineLonghands = [
+  boxKind,
+  fontOpticalSizing,
+  fontPalette,
+  fontSize,
+  letterSpacing,
+  lineHeight,
+  maxWidth,
+  textAlign,
+  whiteSpace,
+  width,
+  wordSpacing,
+  writingMode,
+] as const;
 
-const all: readonly AnyLonghand[] = longhands;
+export type LineValues = ValuesOf<typeof lineLonghands>;
 
-/** By name and alias. */
-export const longhandNamed: ReadonlyMap<string, AnyLonghand> = new Map(
-  all.flatMap((one) => [one.name, ...(one.aliases ?? [])].map((name) => [name, one] as const)),
+export type AnyLonghand = Longhand<string, keyof (PropertyValues & LineValues), unknown>;
+
+/** The properties that a cascade computes. */
+export interface PropertySet {
+  longhands: readonly AnyLonghand[];
+  /** By name and alias; a property may say several things. */
+  longhandsNamed: ReadonlyMap<string, readonly AnyLonghand[]>;
+  shorthandNamed: ReadonlyMap<string, Shorthand>;
+  /** Those that don’t inherit, as they are at the start of an element. */
+  ownValues: Partial<PropertyValues & LineValues>;
+}
+
+function setOf(list: readonly AnyLonghand[], shorter: readonly Shorthand[]): PropertySet {
+  const longhandsNamed = new Map<string, AnyLonghand[]>();
+  for (const one of list)
+    for (const name of [one.name, ...(one.aliases ?? [])])
+      longhandsNamed.set(name, [...(longhandsNamed.get(name) ?? []), one]);
+  return {
+    longhands: list,
+    longhandsNamed,
+    shorthandNamed: new Map(shorter.map((one) => [one.name, one])),
+    ownValues: Object.fromEntries(
+      list.flatMap(({ key, initial, isInherited }) => (isInherited ? [] : [[key, initial]])),
+    ),
+  };
+}
+
+/** What decides which face draws which characters. */
+export const ofFaces: PropertySet = setOf(longhands, shorthands);
+/** And how long and how high lines are. */
+export const ofLines: PropertySet = setOf(
+  [...longhands, ...lineLonghands],
+  [...shorthands.filter((one) => one !== font), fontOfLines],
 );
-export const shorthandNamed: ReadonlyMap<string, Shorthand> = new Map(
-  shorthands.map((one) => [one.name, one]),
-);
 
-export const initialValues = Object.fromEntries(
-  all.map(({ key, initial }) => [key, initial]),
-) as PropertyValues;
+const valuesOf = (list: readonly AnyLonghand[]) =>
+  Object.fromEntries(list.map(({ key, initial }) => [key, initial]));
 
-/** Those that don’t inherit, as they are at the start of an element. */
-export const ownValues = Object.fromEntries(
-  all.flatMap(({ key, initial, isInherited }) => (isInherited ? [] : [[key, initial]])),
-) as Partial<PropertyValues>;
+export const initialValues = valuesOf(longhands) as PropertyValues;
+export const initialLines = valuesOf(lineLonghands) as LineValues;
 
 /** Names of the properties by which faces are chosen. */
-export const choosingFaces: readonly string[] = all.flatMap(({ name, choosesFace }) =>
+export const choosingFaces: readonly string[] = ofFaces.longhands.flatMap(({ name, choosesFace }) =>
   choosesFace ? [name] : [],
 );
 
-const turningOn = all.filter((one) => 'features' in one);
+const turningOn = longhands.filter(
+  (one): one is (typeof longhands)[number] & AnyLonghand => 'features' in one,
+);
 
 /** Features that a style turns on, by the property that does. */
 export const featuresByProperty = (values: PropertyValues): [property: string, tags: string[]][] =>
@@ -118,9 +169,12 @@ export const featuresByProperty = (values: PropertyValues): [property: string, t
     return value === one.initial || !one.features ? [] : [[one.name, one.features(value)]];
   });
 
-/** Whether rules keep a property: those of the list, custom ones, and `all`. */
-export const isKept = (property: string): boolean =>
+/** Whether rules keep a property: those of the set, custom ones, and `all`. */
+export const isKept = (
+  property: string,
+  { longhandsNamed, shorthandNamed }: PropertySet = ofFaces,
+): boolean =>
   property.startsWith('--') ||
   property === 'all' ||
-  longhandNamed.has(property) ||
+  longhandsNamed.has(property) ||
   shorthandNamed.has(property);

@@ -1,3 +1,4 @@
+import type { LengthContext } from '../lengths.js';
 import { textOf, type Token } from '../tokens.js';
 
 /** A property of its own: all that is said of it. */
@@ -12,9 +13,10 @@ export interface Longhand<Name extends string = string, Key extends string = str
   isInherited: boolean;
   /**
    * @param inherited the value of the parent, for those that are relative to it
+   * @param context what lengths are relative to, where lines are asked for
    * @returns undefined for what is no value of it
    */
-  read(tokens: readonly Token[], inherited: Value): Value | undefined;
+  read(tokens: readonly Token[], inherited: Value, context?: LengthContext): Value | undefined;
   /** Whether faces are chosen by it. */
   choosesFace?: true;
   /** The OpenType features that a value turns on (CSS Fonts 4, section 6). */
@@ -37,6 +39,7 @@ export interface Shorthand {
   read: (
     tokens: readonly Token[],
     inheritedOf: <Value>(longhand: Longhand<string, string, Value>) => Value,
+    context?: LengthContext,
   ) => Record<string, unknown> | undefined;
 }
 
