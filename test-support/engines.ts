@@ -52,18 +52,34 @@ export function systemFont(file: string): string | undefined {
   return path;
 }
 
-export function startEngine(name: EngineName): Promise<Engine> {
-  return name === 'webkit' ? startWebKit() : startPuppeteer(name);
+interface EngineOptions {
+  /** Whether glyphs stand between pixels, as on screens of high resolution. */
+  unhinted?: boolean;
 }
 
-async function startPuppeteer(name: 'chromium' | 'firefox'): Promise<Engine> {
+export function startEngine(name: EngineName, options: EngineOptions = {}): Promise<Engine> {
+  return name === 'webkit' ? startWebKit() : startPuppeteer(name, options);
+}
+
+async function startPuppeteer(
+  name: 'chromium' | 'firefox',
+  { unhinted = false }: EngineOptions,
+): Promise<Engine> {
   const profile = mkdtempSync(join(tmpdir(), `dense-glyph-${name}-`));
   const browser = await puppeteer.launch({
     browser: name === 'chromium' ? 'chrome' : 'firefox',
     executablePath: findBrowser(name)!,
     headless: true,
     userDataDir: profile,
-    args: name === 'chromium' ? ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] : [],
+    args:
+      name === 'chromium'
+        ? [
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-background-networking',
+            ...(unhinted ? ['--font-render-hinting=none'] : []),
+          ]
+        : [],
   });
   const page = await browser.newPage();
   // The size is set first; some versions of Firefox don't know the orientation, which follows.

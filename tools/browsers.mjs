@@ -49,6 +49,7 @@ const fonts = {
   'Cantarell-Regular.otf': 'fonts-cantarell',
   'LinLibertine_R.otf': 'fonts-linuxlibertine',
   'NanumMyeongjo.ttf': 'fonts-nanum',
+  'dejavu/DejaVuSans.ttf': 'fonts-dejavu-core',
 };
 const fontFolders = [
   'truetype/noto',

@@ -28,6 +28,8 @@ export interface Lookup {
 /** Bits of `Lookup.flag`. */
 export const lookupFlag = {
   ignoreBaseGlyphs: 0x0002,
+  ignoreLigatures: 0x0004,
+  ignoreMarks: 0x0008,
   useMarkFilteringSet: 0x0010,
   markAttachmentTypeMask: 0xff00,
 } as const;

@@ -1,0 +1,223 @@
+// OpenType: text to glyphs and their advances, as browsers set it, for scripts whose letters stand in the order of typing
+
+import { DenseGlyphError } from '../../errors.js';
+import { readGdef } from '../layout/gdef.js';
+import { horizontalKerning, type KernPairs } from '../layout/kern-pairs.js';
+import { readLayoutTable, type LanguageSystem, type LayoutTable } from '../layout/layout-table.js';
+import type { Font } from '../sfnt/font.js';
+import { head } from '../tables/index.js';
+import { Deltas, placeAt, type Place } from '../variations/place.js';
+import { Advances } from './advances.js';
+import { CharacterMap } from './characters.js';
+import { GlyphClasses, glyphClass, type ShapingGlyph } from './glyph-run.js';
+import { languageSystemTag } from './languages.js';
+import { applyLookup, behind } from './lookup-work.js';
+import { positioner, type Attachments } from './positioning.js';
+import { scriptRuns } from './scripts.js';
+import { substitute } from './substituting.js';
+
+/** How text is set. */
+export interface ShapingStyle {
+  /** BCP 47. */
+  language?: string;
+  /** Features by tag: 1 or more turns one on, 0 off; what browsers apply without being asked is on. */
+  features?: ReadonlyMap<string, number>;
+}
+
+/** A glyph in its place, in font units. */
+export interface ShapedGlyph {
+  glyph: number;
+  /** Where the first character that it stands for is in the text, UTF-16. */
+  at: number;
+  advance: number;
+  x: number;
+  y: number;
+}
+
+/** On in all text (CSS Fonts 4, section 7.1; OpenType: recommended for all scripts). */
+const alwaysOn: readonly string[] = [
+  'abvm', 'blwm', 'calt', 'ccmp', 'clig', 'curs', 'dist', 'kern', 'liga', 'locl', 'mark', 'mkmk', 'rclt', 'rlig',
+]; // prettier-ignore
+
+/** The lookups of one table for a script, a language and features. */
+interface Plan {
+  table: LayoutTable;
+  /** First those for where the font is on its axes, then all others; each in the order of the list. */
+  stages: readonly (readonly number[])[];
+  hasKern: boolean;
+}
+
+/** Sets text in a font, at one place on its axes. */
+export class Shaper {
+  readonly unitsPerEm: number;
+  private readonly characters: CharacterMap;
+  private readonly classes: GlyphClasses;
+  private readonly advances: Advances;
+  private readonly place: Place;
+  private readonly deltas: Deltas | undefined;
+  private readonly gsub: LayoutTable | undefined;
+  private readonly gpos: LayoutTable | undefined;
+  private readonly kern: KernPairs | undefined;
+  private readonly plans = new Map<string, Plan | undefined>();
+
+  /**
+   * @param variations user coordinates by axis tag
+   * @throws DenseGlyphError `table-damaged`, `table-missing`
+   */
+  constructor(font: Font, variations: Readonly<Record<string, number>> = {}) {
+    this.unitsPerEm = font.table(head).unitsPerEm;
+    this.place = placeAt(font, variations);
+    const gdef = readGdef(font);
+    this.classes = new GlyphClasses(gdef);
+    this.deltas = gdef?.variationStore && new Deltas(gdef.variationStore, this.place);
+    this.gsub = readable(font, 'GSUB');
+    this.gpos = readable(font, 'GPOS');
+    this.kern = horizontalKerning(font);
+    this.characters = new CharacterMap(font);
+    this.advances = new Advances(font, this.place);
+  }
+
+  /** Whether the font draws a character. */
+  has(codePoint: number): boolean {
+    return this.characters.map(String.fromCodePoint(codePoint)).every(({ glyph }) => glyph !== 0);
+  }
+
+  /**
+   * @param text one line, without breaks
+   * @returns undefined where a script is in it whose letters are reordered or joined, which isn't known here
+   */
+  shape(text: string, style: ShapingStyle = {}): ShapedGlyph[] | undefined {
+    const runs = scriptRuns(text);
+    if (!runs) return undefined;
+    const shaped: ShapedGlyph[] = [];
+    let start = 0;
+    for (const { text: part, script } of runs) {
+      for (const { glyph, at, advance, x, y } of this.shapeRun(part, script, style))
+        shaped.push({ glyph, at: start + at, advance, x, y });
+      start += part.length;
+    }
+    return shaped;
+  }
+
+  /** How long a line is, in font units; undefined as for `shape`. */
+  advanceOf(text: string, style?: ShapingStyle): number | undefined {
+    return this.shape(text, style)?.reduce((sum, { advance }) => sum + advance, 0);
+  }
+
+  private shapeRun(text: string, script: string, style: ShapingStyle): ShapingGlyph[] {
+    const mapped = this.characters.map(text);
+    const widths = new Map(
+      mapped.flatMap((one) => (one.width === undefined ? [] : [[one.at, one.width] as const])),
+    );
+    const run: ShapingGlyph[] = mapped;
+    const gsub = this.planFor(this.gsub, script, style);
+    for (const stage of gsub?.stages ?? [])
+      for (const lookup of stage) applyLookup(gsub!.table, lookup, run, this.classes, substitute);
+    for (const one of run) {
+      const width = widths.get(one.at);
+      one.advance = width === undefined ? this.advances.of(one.glyph) : width * this.unitsPerEm;
+    }
+    const attached: Attachments = new Map();
+    const gpos = this.planFor(this.gpos, script, style);
+    const apply = positioner(this.deltas, attached);
+    for (const stage of gpos?.stages ?? [])
+      for (const lookup of stage) applyLookup(gpos!.table, lookup, run, this.classes, apply);
+    if (this.kern && !gpos?.hasKern && style.features?.get('kern') !== 0) this.applyKern(this.kern, run);
+    for (const one of run) {
+      if (this.classes.of(one) === glyphClass.mark || one.ignorable !== 'no') one.advance = 0;
+      if (one.ignorable !== 'no') one.x = 0;
+    }
+    settle(run, attached);
+    return run;
+  }
+
+  private applyKern(kern: KernPairs, run: ShapingGlyph[]): void {
+    const classes = this.classes;
+    const table = { tag: 'GPOS' } as LayoutTable;
+    const work = { table, run, classes, lookup: { type: 2, flag: 8, subtables: [] }, depth: 0, most: 0 };
+    for (let at = 0; at < run.length; at++) {
+      if (classes.of(run[at]) === glyphClass.mark) continue;
+      const second = behind(work, at);
+      if (second >= 0) run[at].advance += kern(run[at].glyph, run[second].glyph);
+    }
+  }
+
+  private planFor(table: LayoutTable | undefined, script: string, style: ShapingStyle): Plan | undefined {
+    if (!table) return undefined;
+    const { language = '', features } = style;
+    const key = `${table.tag} ${script} ${language} ${features ? JSON.stringify([...features]) : ''}`;
+    if (!this.plans.has(key)) this.plans.set(key, this.planOf(table, script, language, features));
+    return this.plans.get(key);
+  }
+
+  private planOf(
+    table: LayoutTable,
+    script: string,
+    language: string,
+    features: ReadonlyMap<string, number> | undefined,
+  ): Plan | undefined {
+    const system = systemFor(table, script, language);
+    if (!system) return undefined;
+    const isOn = (tag: string) => (features?.get(tag) ?? (alwaysOn.includes(tag) ? 1 : 0)) > 0;
+    const first = new Set<number>();
+    const all = new Set<number>();
+    let hasKern = false;
+    for (const index of [...(system.required === undefined ? [] : [system.required]), ...system.features]) {
+      const feature = table.features[index];
+      if (!feature) continue;
+      const { tag } = feature;
+      if (tag === 'kern') hasKern = true;
+      if (tag !== 'rvrn' && index !== system.required && !isOn(tag)) continue;
+      for (const lookup of this.lookupsOf(table, index)) (tag === 'rvrn' ? first : all).add(lookup);
+    }
+    const sorted = (lookups: Iterable<number>) => [...lookups].sort((a, b) => a - b);
+    return { table, stages: [sorted(first), sorted(all)], hasKern };
+  }
+
+  /** At this place on the axes, a feature may be another (OpenType: FeatureVariations Table). */
+  private lookupsOf(table: LayoutTable, index: number): readonly number[] {
+    for (const { conditions, substitutions } of table.featureVariations) {
+      const holds = conditions.every(({ axisIndex, minimum, maximum }) => {
+        const at = Math.round((this.place[axisIndex] ?? 0) * 0x4000);
+        return at >= minimum && at <= maximum;
+      });
+      if (!holds) continue;
+      return substitutions.find(({ feature }) => feature === index)?.lookups ?? table.features[index].lookups;
+    }
+    return table.features[index].lookups;
+  }
+}
+
+/** A table that browsers refuse is as good as none. */
+function readable(font: Font, tag: 'GSUB' | 'GPOS'): LayoutTable | undefined {
+  try {
+    return readLayoutTable(font, tag);
+  } catch (cause) {
+    if (cause instanceof DenseGlyphError && cause.code === 'table-damaged') return undefined;
+    throw cause;
+  }
+}
+
+/** OpenType: the script, else the default one; of it the language, else what holds for all. */
+function systemFor({ scripts }: LayoutTable, script: string, language: string): LanguageSystem | undefined {
+  const found = [script, 'DFLT', 'dflt', 'latn'].flatMap(
+    (tag) => scripts.find((one) => one.tag === tag) ?? [],
+  )[0];
+  if (!found) return undefined;
+  const tag = languageSystemTag(language);
+  return found.languageSystems.find((one) => one.tag === tag)?.system ?? found.defaultLanguageSystem;
+}
+
+/** What stands on another glyph goes where that is. */
+function settle(run: ShapingGlyph[], attached: Attachments): void {
+  if (attached.size === 0) return;
+  const places = new Map(run.map((one, i) => [one, i]));
+  for (const [i, one] of run.entries()) {
+    const base = attached.get(one);
+    if (!base) continue;
+    const from = places.get(base) ?? i;
+    one.x += base.x;
+    one.y += base.y;
+    for (let k = from; k < i; k++) one.x -= run[k].advance;
+  }
+}
