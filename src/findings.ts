@@ -344,6 +344,11 @@ export const findingCodes = {
     effect: 'browsers that go by what the file says of itself link it as its rule does',
     advice: 'nothing has to be done',
   },
+  'no-stand-in': {
+    severity: 'note',
+    effect: 'text is drawn by what follows in the stack until the face arrives, and may move then',
+    advice: 'name local fonts to measure: --measure <files>',
+  },
   'face-whole': {
     severity: 'note',
     effect: 'visits to pages that draw it fetch all of it',

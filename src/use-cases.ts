@@ -3,6 +3,7 @@ import type { adopt as adoptNow } from './app/adoption/adopt.js';
 import type { build as buildNow } from './app/building/build.js';
 import type { convert as convertNow } from './app/fonts/convert.js';
 import type { demo as demoNow } from './app/demo.js';
+import type { fallback as fallbackNow } from './app/stand-ins/fallback.js';
 import type { init as initNow } from './app/drafting/init.js';
 import type { inspect as inspectNow } from './app/fonts/inspect.js';
 import type { scan as scanNow } from './app/scanning/scan.js';
@@ -13,6 +14,7 @@ export type * from './app/adoption/adopt.js';
 export type * from './app/building/build.js';
 export type * from './app/fonts/convert.js';
 export type * from './app/demo.js';
+export type * from './app/stand-ins/fallback.js';
 export type * from './app/drafting/init.js';
 export type * from './app/fonts/inspect.js';
 export type * from './app/scanning/scan.js';
@@ -34,6 +36,10 @@ export const convert: typeof convertNow = async (...call) =>
 /** See `DemoRequest`. */
 export const demo: typeof demoNow = async (...call) =>
   (await import('./app/demo.js')).demo(...call);
+
+/** See `FallbackRequest`. */
+export const fallback: typeof fallbackNow = async (...call) =>
+  (await import('./app/stand-ins/fallback.js')).fallback(...call);
 
 /** See `InitRequest`. */
 export const init: typeof initNow = async (...call) =>

@@ -34,6 +34,11 @@ export const commands: readonly { name: string; summary: string; load: () => Pro
     load: () => import('./commands/init.js'),
   },
   {
+    name: 'fallback',
+    summary: 'find and tune the local fonts that are drawn until a face arrives',
+    load: () => import('./commands/fallback.js'),
+  },
+  {
     name: 'build',
     summary: 'make the kit that the config describes',
     load: () => import('./commands/build.js'),

@@ -1,4 +1,5 @@
 import type { LoadedFace, LoadedFamily } from './planning/loading.js';
+import type { StandInBand } from './stand-ins/index.js';
 import type { LeftOutFace } from './planning/made.js';
 import type { Reach } from './reach.js';
 
@@ -24,9 +25,18 @@ export interface KeptStylesheet {
   stays?: string | undefined;
 }
 
+/** A face with the local fonts that stand in for it. */
+export interface KitFace extends LoadedFace {
+  standIns: readonly StandInBand[];
+}
+
+export interface KitFamily extends Omit<LoadedFamily, 'faces'> {
+  faces: readonly KitFace[];
+}
+
 /** A kit, decided and made. */
 export interface MadeKit {
-  families: readonly LoadedFamily[];
+  families: readonly KitFamily[];
   leftOut: readonly LeftOutFace[];
   stylesheets: readonly KeptStylesheet[];
   reach: Reach;
@@ -37,5 +47,5 @@ export interface MadeKit {
   files: Map<string, Uint8Array>;
 }
 
-export const facesOf = ({ families }: Pick<MadeKit, 'families'>): LoadedFace[] =>
+export const facesOf = ({ families }: Pick<MadeKit, 'families'>): KitFace[] =>
   families.flatMap(({ faces }) => [...faces]);

@@ -11,11 +11,14 @@ import type { KeptStylesheet, KitAddress, MadeKit } from './kit.js';
 import { decidedLoading } from './planning/loading.js';
 import { madeFaces, type MakeRequest } from './planning/make.js';
 import type { Reach } from './reach.js';
+import { keyOf, kitTextFaces, standInsOfKit, type KitText } from './stand-ins/index.js';
 
 export interface KitRequest extends Omit<MakeRequest, 'formats'> {
-  config: Pick<KitConfig, 'families'>;
+  config: Pick<KitConfig, 'families' | 'characters'>;
   reach: Reach;
   address: KitAddress;
+  /** The text of the site, for stand-ins; sentences are set without it. */
+  text?: KitText | undefined;
   /** What stylesheets of hosts have besides, and their files by path inside the kit. */
   kept?: { stylesheets: readonly KeptStylesheet[]; files: ReadonlyMap<string, Uint8Array> } | undefined;
 }
@@ -26,7 +29,15 @@ export async function makeKit(
 ): Promise<{ files: Map<string, Uint8Array>; manifest: Manifest }> {
   const { config, reach, address, version, kept } = request;
   const { families: made, leftOut } = await madeFaces({ ...request, formats: reach.formats });
-  const families = decidedLoading(made, config);
+  const loaded = decidedLoading(made, config);
+  const standIns = standInsOfKit(
+    request.text ?? { faces: kitTextFaces(loaded), paragraphs: [] },
+    config.characters?.languages ?? [],
+  );
+  const families = loaded.map((family) => ({
+    ...family,
+    faces: family.faces.map((face) => ({ ...face, standIns: standIns.get(keyOf(face)) ?? [] })),
+  }));
   const stylesheets = kept?.stylesheets ?? [];
   const kit: MadeKit = {
     families,

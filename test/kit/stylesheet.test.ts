@@ -1,7 +1,8 @@
 import { expect, test } from '@jest/globals';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { faceRules } from '#src/kit/files/stylesheet.js';
-import type { MadeFace, Part } from '#src/kit/planning/made.js';
+import type { KitFace } from '#src/kit/kit.js';
+import type { Part } from '#src/kit/planning/made.js';
 
 const part = (slice: Part['slice'], characters: Part['characters'], format: Part['format'] = 'woff2') =>
   ({ file: `faces/${slice}.${format}`, slice, format, characters }) as Part;
@@ -15,7 +16,8 @@ const face = (parts: Part[], ranges?: CodePointSet) =>
     display: 'swap',
     parts,
     source: { ranges },
-  }) as unknown as MadeFace;
+    standIns: [],
+  }) as unknown as KitFace;
 
 const rangesIn = (rules: string) =>
   [...rules.matchAll(/url\("faces\/(\w+).*?unicode-range: ([^;]*);/gs)].map(([, name, ranges]) => [

@@ -15,7 +15,9 @@ import { processors } from '../../io/processors.js';
 import type { KitAddress } from '../../kit/kit.js';
 import { makeKit, type KitRequest } from '../../kit/make.js';
 import type { Manifest } from '../../kit/files/manifest.js';
-import { plannedFaces } from '../../kit/planning/plan.js';
+import { chosenFaces } from '../../kit/planning/chosen.js';
+import { cutToPages } from '../../kit/planning/plan.js';
+import { kitTextFaces } from '../../kit/stand-ins/index.js';
 import { reachOf } from '../../kit/reach.js';
 import { version } from '../../version.js';
 import type { DraftedConfig } from '../drafting/draft-config.js';
@@ -116,8 +118,10 @@ async function buildKit(
       ),
     );
   const site = configSite(config, base, options);
-  const { pages, byScript } = await demandingPages(config, site, progress);
-  const cut = await plannedFaces(config, sources, pages);
+  const chosen = chosenFaces(config, sources);
+  const faces = kitTextFaces(chosen);
+  const { pages, byScript, paragraphs } = await demandingPages(config, site, faces, progress);
+  const cut = await cutToPages(config, chosen, pages);
   const steps = new Steps(
     'making the kit',
     cut.families.flatMap(({ faces }) => faces.map(({ source }) => source.size)),
@@ -128,6 +132,7 @@ async function buildKit(
     config,
     cut,
     ...earlierIn(folder),
+    text: { faces, paragraphs },
     kept: keptStylesheets(adoptedFolders(base), cut, pages),
     reach: reachOf(config.reach, config.reach ? undefined : projectBrowsers(base)),
     address: addressOf(config, base),

@@ -6,7 +6,9 @@ import { isFolder } from '../../io/read.js';
 import type { DemandingPage } from '../../kit/planning/demand.js';
 import { demandingPage } from '../../kit/planning/plan.js';
 import { adoptedFolders, adoptedSheets, type AdoptedSheets } from '../adoption/adopted-sheets.js';
+import type { KitTextFace, SampleParagraph } from '../../kit/stand-ins/index.js';
 import type { OnProgress } from '../progress.js';
+import { siteParagraphs } from '../stand-ins/site-paragraphs.js';
 import { openSite, type OpenedSite } from '../scanning/open-site.js';
 import { scannedSite } from '../scanning/scan-threads.js';
 
@@ -63,19 +65,32 @@ export function configSite(
   };
 }
 
-/** What was found on the pages of a config; nothing where there are none, or faces aren't cut to them. */
+interface FoundOnPages {
+  /** Empty where faces aren't cut to them. */
+  pages: DemandingPage[];
+  byScript: string[];
+  /** What is set in faces of the kit. */
+  paragraphs: SampleParagraph<KitTextFace>[];
+}
+
+/** What was found on the pages of a config; nothing where there are none. */
 export async function demandingPages(
   { site, characters }: KitConfig,
   { open }: ConfigSite,
+  faces: readonly KitTextFace[],
   progress?: OnProgress,
-): Promise<{ pages: DemandingPage[]; byScript: string[] }> {
-  if (!site || characters?.fromSite === false) return { pages: [], byScript: [] };
-  const opened = await open(progress);
-  if (!opened) return { pages: [], byScript: [] };
+): Promise<FoundOnPages> {
+  const isDemanding = characters?.fromSite !== false;
+  const opened = site && (await open(progress));
+  if (!opened) return { pages: [], byScript: [], paragraphs: [] };
   try {
-    const { pages } = await scannedSite(opened.site, true, progress);
+    const { pages } = isDemanding ? await scannedSite(opened.site, true, progress) : { pages: [] };
     const read = pages.map(demandingPage);
-    return { pages: read, byScript: read.filter(({ scripts }) => scripts > 0).map(({ page }) => page) };
+    return {
+      pages: read,
+      byScript: read.filter(({ scripts }) => scripts > 0).map(({ page }) => page),
+      paragraphs: (await siteParagraphs(opened.site, faces, progress)).flatMap((page) => page.paragraphs),
+    };
   } finally {
     await opened.end();
   }

@@ -17,7 +17,7 @@ export interface FontFaceRule {
   display?: FontDisplay | undefined;
   descriptors?: DrawingDescriptors | undefined;
   /** In the order in which a browser tries them. */
-  sources: readonly { url: string; format: string }[];
+  sources: readonly ({ url: string; format: string } | { local: string })[];
   /** As `unicode-range` writes it; for all characters if left out. */
   unicodeRange?: string | undefined;
 }
@@ -87,7 +87,11 @@ export function fontFaceText(rule: FontFaceRule): string {
     const value = rule.descriptors?.[name];
     if (value !== undefined) descriptors.push(`${name}: ${value};`);
   }
-  const sources = rule.sources.map(({ url, format }) => `${urlFunction(url)} format(${cssString(format)})`);
+  const sources = rule.sources.map((one) =>
+    'local' in one
+      ? `local(${cssString(one.local)})`
+      : `${urlFunction(one.url)} format(${cssString(one.format)})`,
+  );
   descriptors.push(`src: ${sources.join(',\n    ')};`);
   if (rule.unicodeRange !== undefined) descriptors.push(`unicode-range: ${rule.unicodeRange};`);
   return `@font-face {\n  ${descriptors.join('\n  ')}\n}\n`;

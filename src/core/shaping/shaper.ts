@@ -58,6 +58,7 @@ export class Shaper {
   private readonly gsub: LayoutTable | undefined;
   private readonly gpos: LayoutTable | undefined;
   private readonly kern: KernPairs | undefined;
+  private readonly drawn = new Map<number, boolean>();
   private readonly plans = new Map<string, Plan | undefined>();
 
   /**
@@ -79,7 +80,12 @@ export class Shaper {
 
   /** Whether the font draws a character. */
   has(codePoint: number): boolean {
-    return this.characters.map(String.fromCodePoint(codePoint)).every(({ glyph }) => glyph !== 0);
+    let found = this.drawn.get(codePoint);
+    if (found === undefined) {
+      found = this.characters.map(String.fromCodePoint(codePoint)).every(({ glyph }) => glyph !== 0);
+      this.drawn.set(codePoint, found);
+    }
+    return found;
   }
 
   /**

@@ -5,9 +5,9 @@ import { scriptsOf } from '../../core/text/scripts.js';
 import { rangeText, type DrawingDescriptors, type FontDisplay, type Slope } from '../../core/face/index.js';
 import { sha256 } from '../digest.js';
 import { everyScreen } from '../../site/usage/page-face.js';
-import { facesOf, type KeptStylesheet, type MadeKit } from '../kit.js';
+import { facesOf, type KeptStylesheet, type KitFace, type MadeKit } from '../kit.js';
+import type { StandInBand } from '../stand-ins/index.js';
 import type { ToldDemand } from '../planning/cut.js';
-import type { LoadedFace } from '../planning/loading.js';
 import { fetchedPart, type LeftOutFace, type Slice } from '../planning/made.js';
 import type { Reach, ReachedFormat } from '../reach.js';
 import { preloadsOf } from './head.js';
@@ -74,6 +74,8 @@ export interface ManifestFace {
     languages: readonly string[];
     rules: { file: string; line: number; selector: string }[];
   };
+  /** Local fonts that are drawn until it arrives, by weight; how many paragraphs have other lines then. */
+  standIns: readonly StandInBand[];
   /** Where the source disagrees with itself or with the config. */
   findings: readonly Finding[];
 }
@@ -195,7 +197,7 @@ const demandTold = ({
   rules: rules.slice(0, rulesTold),
 });
 
-function manifestFace(face: LoadedFace, base: string): ManifestFace {
+function manifestFace(face: KitFace, base: string): ManifestFace {
   const { weight, style, stretch, descriptors, display, preload, preloadReason, source } = face;
   const { findings, demand } = face;
   return {
@@ -222,6 +224,7 @@ function manifestFace(face: LoadedFace, base: string): ManifestFace {
       ...(made.apart === undefined ? {} : { apart: made.apart }),
       findings: made.findings,
     })),
+    standIns: face.standIns,
     findings,
   };
 }

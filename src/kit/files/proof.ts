@@ -3,8 +3,7 @@ import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { faceLabel, rangeText } from '../../core/face/index.js';
 import type { CodePointRanges } from '../../core/text/unicode-ranges.js';
 import { placeText } from '../../errors.js';
-import { facesOf, type MadeKit } from '../kit.js';
-import type { LoadedFace, LoadedFamily } from '../planning/loading.js';
+import { facesOf, type KitFace, type KitFamily, type MadeKit } from '../kit.js';
 import { fetchedPart, restOf, whyWhole, type Part, type Slice } from '../planning/made.js';
 import { script as pageScript, style as pageStyle } from '../../browser/built/proof.js';
 import { sampleTexts } from './sample-text.js';
@@ -18,7 +17,7 @@ const kilobytes = (bytes: number) => `${(bytes / 1000).toFixed(1)} kB`;
 /** proof.html: each face as drawn, with its file, its bytes and its load state. */
 export function proofFile(kit: MadeKit): string {
   const faces = facesOf(kit);
-  const bytesOf = (list: readonly LoadedFace[]) => {
+  const bytesOf = (list: readonly KitFace[]) => {
     const files = new Map(list.map((face) => [fetchedPart(face).file, fetchedPart(face).bytes.length]));
     return [...files.values()].reduce((sum, bytes) => sum + bytes, 0);
   };
@@ -60,7 +59,7 @@ function firstWords(text: string, characters: number): string {
 
 const count = (number: number, noun: string) => `${number} ${noun}${number === 1 ? '' : 's'}`;
 
-function familySection({ family, role, stack, faces }: LoadedFamily): string {
+function familySection({ family, role, stack, faces }: KitFamily): string {
   return `<section id="${role}">
   <h2>${escapeHtml(family)} <small>role ${role}, then ${escapeHtml(stack.slice(1).join(', '))}</small></h2>
 ${faces.map((face) => faceArticle(face, role)).join('\n')}
@@ -68,7 +67,7 @@ ${faces.map((face) => faceArticle(face, role)).join('\n')}
 }
 
 /** The weights at which a face is shown: its own, or some along its axis. */
-function shownWeights({ weight: [low, high] }: LoadedFace): number[] {
+function shownWeights({ weight: [low, high] }: KitFace): number[] {
   if (low === high) return [low];
   return [low, 400, 500, 600, 700, high].filter(
     (value, i, list) => value >= low && value <= high && list.indexOf(value) === i,
@@ -82,7 +81,7 @@ const allCharacters = (part: Part, rest: Part | undefined): CodePointRanges =>
 const rulesShown = 4;
 
 /** Which pages and rules the face is there for, or why all of it is. */
-function demandRows(face: LoadedFace): string {
+function demandRows(face: KitFace): string {
   const [wanted, whole] = [face.demand, whyWhole(face)];
   if (whole) return `<dt>Whole</dt><dd>${escapeHtml(whole.message)}</dd>`;
   if (!wanted) return '';
@@ -101,7 +100,7 @@ function demandRows(face: LoadedFace): string {
 const shortestSample = 12;
 
 /** For each language the longest text of the site that the face draws; sentences of ours where it has none. */
-function shownTexts(face: LoadedFace): { language: string; heading: string; text: string }[] {
+function shownTexts(face: KitFace): { language: string; heading: string; text: string }[] {
   const longest = new Map<string, string>();
   for (const { text, language = 'und' } of face.demand?.places ?? [])
     if (text.length >= shortestSample && text.length > (longest.get(language)?.length ?? 0))
@@ -113,7 +112,7 @@ function shownTexts(face: LoadedFace): { language: string; heading: string; text
 const placesShown = 60;
 
 /** Which elements, pages and rules bring the characters of a face, as they are drawn there. */
-function placesTable({ demand: wanted }: LoadedFace, css: string): string {
+function placesTable({ demand: wanted }: KitFace, css: string): string {
   const places = wanted?.places ?? [];
   if (places.length === 0) return '';
   const rows = places
@@ -150,7 +149,7 @@ function partDetails({ slice, characters, bytes }: Part): string {
   return `<details><summary>${partWords[slice]}: ${count(all.length, 'character')}, ${kilobytes(bytes.length)}</summary><p class="signs">${escapeHtml(signs.join(' '))}</p></details>`;
 }
 
-function faceArticle(face: LoadedFace, role: string): string {
+function faceArticle(face: KitFace, role: string): string {
   const { family, weight, style, source, preloadReason, preload, findings } = face;
   const part = fetchedPart(face);
   const rest = restOf(face);

@@ -1,8 +1,9 @@
 import { svgFontId } from '../../core/containers/index.js';
-import { fontFaceText, fontFamilyList, formatHints } from '../../core/face/index.js';
+import { fontFaceText, fontFamilyList, formatHints, type Range } from '../../core/face/index.js';
 import { CodePointSet } from '../../core/text/code-point-set.js';
 import { unicodeRangeText, type CodePointRanges } from '../../core/text/unicode-ranges.js';
-import { facesOf, type MadeKit } from '../kit.js';
+import { facesOf, type KitFace, type MadeKit } from '../kit.js';
+import { standInRule, type StandInBand } from '../stand-ins/index.js';
 import { fetchedPart, olderParts, restOf, type MadeFace, type Part } from '../planning/made.js';
 import type { ReachedFormat } from '../reach.js';
 
@@ -17,8 +18,49 @@ const sourceOrder: readonly ReachedFormat['format'][] = ['eot', 'woff2', 'woff',
  *
  * @param base what their URLs start with
  */
-export function faceRules(face: MadeFace, base: string): string {
-  const { family, weight, style, stretch, slant, descriptors, display, source } = face;
+export function faceRules(face: KitFace, base: string): string {
+  if (face.standIns.length === 0) return rulesOf(face, base, face.weight);
+  return face.standIns
+    .map((band) => [...standInRules(face, band), rulesOf(face, base, band.weight, true)].join('\n'))
+    .join('\n');
+}
+
+/**
+ * What stands in for a face: the same family and the same descriptors, so that browsers draw it while the face is on its way and
+ * where it never comes, without a change of any stack (CSS Fonts 4, section 4.1: of rules alike the last one that has a
+ * character).
+ */
+function standInRules(face: KitFace, { weight, standIns }: StandInBand): string[] {
+  const { family, style, stretch, slant, parts } = face;
+  const all = new CodePointSet();
+  for (const { characters } of parts) for (const [first, last] of characters) all.addRange(first, last);
+  const unicodeRange = `${unicodeRangeText(withSpace(all.ranges()))}, ${loadingMark}`;
+  return standIns.map((one) => standInRule({ family, weight, style, stretch, slant, unicodeRange }, one));
+}
+
+/** A character of nobody's, by which Firefox loads stand-ins before they are needed. */
+const loadingMark = 'U+F0000';
+
+/**
+ * Firefox draws no stand-in that it hasn't loaded before, and loads none while the face is on its way. An element that shows
+ * nothing asks for a character that only stand-ins name; other browsers don't read the rule.
+ */
+function loadingRules(kit: MadeKit): string[] {
+  const families = kit.families.filter(({ faces }) =>
+    faces.some((face) => face.standIns.length > 0 && olderParts(face).length === 0),
+  );
+  if (families.length === 0) return [];
+  const stack = fontFamilyList(families.map(({ family }) => family));
+  const rule = (pseudo: string, weight: number) =>
+    `  html::${pseudo} {\n    content: "\\F0000";\n    position: absolute;\n    top: 0;\n    left: 0;\n    visibility: hidden;\n    font: ${weight} 1px ${stack};\n  }\n`;
+  return [`@supports (${isFirefox}) {\n${rule('before', 400)}${rule('after', 700)}}\n`];
+}
+
+const isFirefox = '-moz-context-properties: none';
+
+/** @param hasRange whether a rule for all of its characters names them, so that others don't fetch it */
+function rulesOf(face: MadeFace, base: string, weight: Range, hasRange = false): string {
+  const { family, style, stretch, slant, descriptors, display, source } = face;
   const part = fetchedPart(face);
   const rest = restOf(face);
   const older = olderParts(face);
@@ -29,8 +71,11 @@ export function faceRules(face: MadeFace, base: string): string {
       .sort((a, b) => sourceOrder.indexOf(a.format) - sourceOrder.indexOf(b.format))
       .map(({ file, format }) => ({ url: base + file + urlEnds[format], format: formatHints[format] }));
   const { ranges } = source;
-  if (part.slice === 'whole')
-    return rule(files([part, ...older]), ranges && unicodeRangeText(part.characters));
+  if (part.slice === 'whole') {
+    const named = hasRange && older.length === 0 ? withSpace(part.characters) : undefined;
+    const own = ranges ? part.characters : named;
+    return rule(files([part, ...older]), own && unicodeRangeText(own));
+  }
   // Of partial files one alone stands for the face without ranges: the one that had the space.
   const measures = ranges === undefined || ranges.has(space);
   const parts = [...(rest ? [rest] : []), part]
@@ -93,6 +138,7 @@ export function stylesheetFile(kit: MadeKit): string {
   return [
     `${kitMark}: made by build. Changes belong in the config, as the next build writes this file again. */\n`,
     ...faces,
+    ...loadingRules(kit),
     `:root {\n${properties.join('')}}\n`,
     ...classes,
   ].join('\n');

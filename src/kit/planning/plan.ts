@@ -1,7 +1,7 @@
 import type { KitConfig } from '../../config/schema.js';
 import type { Source } from '../../core/source/index.js';
 import type { ScannedPage } from '../../site/scanning/page-scanner.js';
-import { chosenFaces } from './chosen.js';
+import { chosenFaces, type ChosenFamily } from './chosen.js';
 import { cutToDemand, type CutFamilies } from './cut.js';
 import { demandOnKit, type DemandingPage } from './demand.js';
 
@@ -34,6 +34,13 @@ export async function plannedFaces(
   sources: readonly (readonly Source[])[],
   pages: readonly DemandingPage[],
 ): Promise<CutFamilies> {
-  const chosen = chosenFaces(config, sources);
-  return cutToDemand(chosen, pages.length > 0 ? demandOnKit(pages, chosen) : new Map(), config);
+  return cutToPages(config, chosenFaces(config, sources), pages);
 }
+
+/** The second half of `plannedFaces`. */
+export const cutToPages = (
+  config: KitConfig,
+  chosen: readonly ChosenFamily[],
+  pages: readonly DemandingPage[],
+): Promise<CutFamilies> =>
+  cutToDemand(chosen, pages.length > 0 ? demandOnKit(pages, chosen) : new Map(), config);

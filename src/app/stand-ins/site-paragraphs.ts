@@ -1,0 +1,42 @@
+import { paragraphsOf, type SampleParagraph, type StandInFace } from '../../kit/stand-ins/index.js';
+import { PageScanner } from '../../site/scanning/page-scanner.js';
+import type { Site } from '../../site/scanning/site.js';
+import { Steps, type OnProgress } from '../progress.js';
+
+/** A telephone, a tablet and a desk. */
+export const usualWidths: readonly number[] = [390, 768, 1280];
+
+/** Pages of one site repeat each other; of more than these, some from all over it are taken. */
+const mostPages = 40;
+
+/** What a page sets in faces of the kit, at one width of the screen. */
+export interface PageParagraphs<Face> {
+  page: string;
+  width: number;
+  paragraphs: SampleParagraph<Face>[];
+}
+
+/** Paragraphs of a site that are set in faces of the kit. */
+export async function siteParagraphs<Face extends StandInFace>(
+  site: Site,
+  faces: readonly Face[],
+  progress?: OnProgress,
+): Promise<PageParagraphs<Face>[]> {
+  const step = Math.max(1, Math.ceil(site.pages.length / mostPages));
+  const pages = site.pages.filter((_, i) => i % step === 0);
+  const scanner = new PageScanner(site, { widths: usualWidths });
+  const steps = new Steps(
+    'setting text',
+    pages.map(({ size }) => size),
+    progress,
+  );
+  const found: PageParagraphs<Face>[] = [];
+  for (const page of pages) {
+    steps.begin(page.page);
+    for (const { blocks } of await scanner.scanned(page))
+      for (const [width, own] of blocks ?? [])
+        found.push({ page: page.page, width, paragraphs: paragraphsOf(own, faces, page.page, width) });
+    steps.end(page.size);
+  }
+  return found;
+}

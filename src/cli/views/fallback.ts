@@ -1,0 +1,117 @@
+import colors from 'picocolors';
+import type { FallbackResult } from '../../app/stand-ins/fallback.js';
+import type { Moves, PageMoves, StandIn } from '../../kit/stand-ins/index.js';
+import { count, table, type Column } from './words.js';
+
+type Face = FallbackResult['faces'][number];
+
+const columns: readonly Column[] = [
+  { title: 'face' },
+  { title: 'stand-in' },
+  { title: 'on' },
+  { title: 'size', align: 'right' },
+  { title: 'ascent', align: 'right' },
+  { title: 'descent', align: 'right' },
+  { title: 'other lines', align: 'right' },
+  { title: 'tuned', align: 'right' },
+];
+
+const pagesShown = 12;
+const movedShown = 6;
+
+/** The stand-ins of each face, and what still moves. @param all whether all pages are shown */
+export function fallbackLines({ faces, pages, findings }: FallbackResult, all = false): string[] {
+  return [
+    ...table(columns, faces.flatMap(rowsOf)),
+    '',
+    ...wordsOf(faces, pages),
+    ...pageLines(pages, all),
+    ...findings.map(({ message, advice }) => `${colors.yellow('note')}  ${message}: ${advice}`),
+    '',
+    `${colors.bold('Next')}  put the rules before those of the faces, in the same stylesheet; kits of build have them.`,
+  ];
+}
+
+function rowsOf({ family, face, bands }: Face): string[][] {
+  return bands.flatMap(({ weight: [low, high], standIns }) =>
+    [...standIns].reverse().map((one, i) => {
+      const weights = bands.length > 1 ? ` (${low}–${high})` : '';
+      return [i === 0 ? `${family} ${face}${weights}` : '', ...standInCells(one)];
+    }),
+  );
+}
+
+const standInCells = ({ local, systems, sizeAdjust, ascent, descent, untuned, tuned }: StandIn): string[] => [
+  local,
+  systems.join(', '),
+  `${(sizeAdjust * 100).toFixed(2)}%`,
+  `${ascent.toFixed(1)}%`,
+  `${descent.toFixed(1)}%`,
+  shareText(untuned),
+  colors.bold(shareText(tuned)),
+];
+
+/** Paragraphs with another number of lines. */
+const shareText = ({ otherCount, paragraphs }: Moves): string =>
+  paragraphs === 0 ? '–' : `${((otherCount / paragraphs) * 100).toFixed(1)}%`;
+
+/** What the shares are of. */
+function wordsOf(faces: readonly Face[], pages: readonly PageMoves[]): string[] {
+  const bands = faces.flatMap((face) => face.bands);
+  const own = bands.filter(({ isOfSite }) => isOfSite).length;
+  const measured = [
+    ...new Set(bands.flatMap(({ standIns }) => standIns.map((one) => `${one.local} by ${one.measured}`))),
+  ];
+  const text =
+    pages.length === 0
+      ? 'sentences set in lines of several lengths'
+      : own === bands.length
+        ? 'the text of the site, in its own lines'
+        : 'the text of the site, in its own lines; sentences where it has hardly any in a face';
+  return [
+    `Other lines: paragraphs that have another number of lines until the face arrives, of ${text}.`,
+    `Widths: ${measured.join(', ')}; without the kerning of local fonts.`,
+  ];
+}
+
+function pageLines(pages: readonly PageMoves[], all: boolean): string[] {
+  if (pages.length === 0) return [];
+  const sum = (of: (page: PageMoves) => number) => pages.reduce((total, page) => total + of(page), 0);
+  const moving = pages
+    .filter(({ untuned, tuned }) => untuned > 0 || tuned > 0)
+    .sort((a, b) => b.tuned - a.tuned || b.untuned - a.untuned);
+  const shown = all ? moving : moving.slice(0, pagesShown);
+  const rows = shown.map(({ page, width, paragraphs, untuned, tuned }) => [
+    page,
+    `${width}`,
+    `${paragraphs}`,
+    `${untuned}`,
+    colors.bold(`${tuned}`),
+  ]);
+  const total = `${count(
+    sum(({ paragraphs }) => paragraphs),
+    'paragraph',
+  )} on ${count(new Set(pages.map(({ page }) => page)).size, 'page')} at ${[...new Set(pages.map(({ width }) => width))].join(', ')} px: ${sum(({ untuned }) => untuned)} have other lines with local fonts as they are, ${sum(({ tuned }) => tuned)} tuned.`;
+  const moved = moving.flatMap((page) => page.moved).slice(0, all ? Infinity : movedShown);
+  return [
+    '',
+    ...table(
+      [
+        { title: 'page' },
+        { title: 'px', align: 'right' },
+        { title: 'paragraphs', align: 'right' },
+        { title: 'move', align: 'right' },
+        { title: 'tuned', align: 'right' },
+      ],
+      rows,
+    ),
+    ...(moving.length > shown.length
+      ? [`and ${moving.length - shown.length} more; --verbose lists them`]
+      : []),
+    total,
+    ...moved.map(
+      ({ page, line, element, text, measure, lines }) =>
+        `  ${page}:${line} ${element} at ${Math.round(measure)} px: ${lines.standIn} instead of ${lines.face} lines: ${text}`,
+    ),
+  ];
+}

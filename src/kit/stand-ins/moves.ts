@@ -1,0 +1,135 @@
+// What still moves on a page when its faces arrive
+
+import { localMeasure } from './fit.js';
+import { breakPlaces, lineStarts } from './lines.js';
+import type { SampleParagraph, SampleRun } from './sample.js';
+import {
+  FaceSetters,
+  joined,
+  setMeasure,
+  zeroOf,
+  type LocalSystem,
+  type StandInBand,
+  type StandInFace,
+} from './stand-ins.js';
+import { localFonts, localSetter, type TextSetter } from './text-setter.js';
+
+/** A paragraph that has another number of lines once its faces are there. */
+export interface MovedParagraph {
+  page: string;
+  /** As in `p.lead`. */
+  element: string;
+  line: number;
+  /** Its start. */
+  text: string;
+  /** In CSS pixels. */
+  measure: number;
+  lines: { face: number; standIn: number };
+}
+
+/** The same for a page at one width of the screen. */
+export interface PageMoves {
+  page: string;
+  width: number;
+  /** Those that could be set. */
+  paragraphs: number;
+  /** How many of them have another number of lines, with local fonts as they are, and tuned; on the system where it is most. */
+  untuned: number;
+  tuned: number;
+  moved: MovedParagraph[];
+}
+
+/** Faces with their stand-ins. */
+export type StandInsOf<Face> = ReadonlyMap<Face, readonly StandInBand[]>;
+
+const systems: readonly LocalSystem[] = ['Windows', 'Apple', 'Android', 'Linux'];
+const mostShown = 20;
+const shownText = 60;
+
+/** Counts for one page and width. @param paragraphs of it */
+export function pageMoves<Face extends StandInFace>(
+  page: string,
+  width: number,
+  paragraphs: readonly SampleParagraph<Face>[],
+  standIns: StandInsOf<Face>,
+  settersOf: (face: Face) => FaceSetters,
+): PageMoves {
+  const moves: PageMoves = { page, width, paragraphs: 0, untuned: 0, tuned: 0, moved: [] };
+  let worst = -1;
+  for (const system of systems) {
+    const own = { paragraphs: 0, untuned: 0, tuned: 0 };
+    const moved: MovedParagraph[] = [];
+    for (const paragraph of paragraphs) {
+      const set = setParagraph(paragraph, system, standIns, settersOf);
+      if (!set) continue;
+      for (const measure of paragraph.measures) {
+        own.paragraphs++;
+        const linesIn = (reaches: Float64Array, most: number) =>
+          lineStarts(set.places, reaches, most).length + 1;
+        const lengths = setMeasure(measure, set.zeros);
+        const face = linesIn(set.face, lengths.face);
+        const plain = linesIn(set.plain, localMeasure(lengths, 1));
+        const tuned = linesIn(set.tuned, localMeasure(lengths, set.scale) * set.scale);
+        if (face !== plain) own.untuned++;
+        if (face === tuned) continue;
+        own.tuned++;
+        const { element, line } = paragraph;
+        const text = set.text.length > shownText ? `${set.text.slice(0, shownText - 1)}…` : set.text;
+        moved.push({ page, element, line, text, measure: lengths.face, lines: { face, standIn: tuned } });
+      }
+    }
+    moves.untuned = Math.max(moves.untuned, own.untuned);
+    moves.paragraphs = Math.max(moves.paragraphs, own.paragraphs);
+    if (own.tuned <= worst) continue;
+    worst = own.tuned;
+    moves.tuned = own.tuned;
+    moves.moved = moved.slice(0, mostShown);
+  }
+  return moves;
+}
+
+interface SetParagraph {
+  text: string;
+  places: ReturnType<typeof breakPlaces>;
+  face: Float64Array;
+  plain: Float64Array;
+  tuned: Float64Array;
+  /** Of the first run, by whose zero some lines are measured. */
+  zeros: { face: number; local: number };
+  scale: number;
+}
+
+function setParagraph<Face extends StandInFace>(
+  { runs }: SampleParagraph<Face>,
+  system: LocalSystem,
+  standIns: StandInsOf<Face>,
+  settersOf: (face: Face) => FaceSetters,
+): SetParagraph | undefined {
+  const local = (run: SampleRun<Face>) => localOf(standIns.get(run.face) ?? [], run.weight, system);
+  const face = joined(runs, (run) => settersOf(run.face).reaches(run));
+  const plain = joined(runs, (run) => local(run)?.setter.reaches(run.text, run));
+  const tuned = joined(runs, (run) => {
+    const found = local(run);
+    return found?.setter.reaches(run.text, run)?.map((reach) => reach * found.scale);
+  });
+  if (!face || !plain || !tuned) return undefined;
+  const text = runs.map((run) => run.text).join('');
+  const [first] = runs;
+  const zeros = {
+    face: zeroOf(first, (run) => settersOf(run.face).reaches(run)),
+    local: zeroOf(first, (run) => local(run)?.setter.reaches(run.text, run)),
+  };
+  return { text, places: breakPlaces(text), face, plain, tuned, zeros, scale: local(first)?.scale ?? 1 };
+}
+
+function localOf(
+  bands: readonly StandInBand[],
+  weight: number,
+  system: LocalSystem,
+): { setter: TextSetter; scale: number } | undefined {
+  const band = bands.find(({ weight: [, high] }) => weight <= high) ?? bands.at(-1);
+  const standIn = band?.standIns.find(({ systems: its }) => its.includes(system));
+  if (!standIn) return undefined;
+  const face = localFonts.flatMap(({ faces }) => faces).find(({ names }) => names === standIn.names);
+  return face && { setter: localSetter(face), scale: standIn.sizeAdjust };
+}

@@ -1,0 +1,126 @@
+// The text that stand-ins are fitted to: that of the elements themselves, in the lines in which it is set
+
+import { matchingFaces } from '../../core/face/matching.js';
+import type { TextBlock, TextRun, TextStyle } from '../../site/usage/text-blocks.js';
+
+/** A face of the kit, as its rules declare it. */
+export interface DeclaredFamilyFace {
+  family: string;
+  weight: readonly [number, number];
+  style: 'normal' | 'italic' | 'oblique';
+  stretch: readonly [number, number];
+}
+
+/** Text of one face in a paragraph. */
+export interface SampleRun<Face> {
+  text: string;
+  language: string;
+  face: Face;
+  /** CSS pixels. */
+  fontSize: number;
+  letterSpacing: number;
+  wordSpacing: number;
+  weight: number;
+  features: ReadonlyMap<string, number>;
+}
+
+/** How long lines may be. */
+export interface LineMeasure {
+  /** CSS pixels. */
+  px: number;
+  /** CSS pixels of the font size times how many zeros wide it is: by the face that is drawn, so that it changes with it. */
+  zeros?: number;
+}
+
+/** A paragraph that is set in faces of the kit alone. */
+export interface SampleParagraph<Face> {
+  page: string;
+  element: string;
+  line: number;
+  runs: readonly SampleRun<Face>[];
+  /** How long its lines may be: what rules state, else several lengths that are usual. */
+  measures: readonly LineMeasure[];
+  /** Whether rules state it. */
+  isMeasureKnown: boolean;
+}
+
+/** In em; a column beside a picture to a page without margins. */
+const usualMeasures: readonly number[] = [20, 26, 33, 41, 50, 60, 72, 90];
+/** What margins leave of a screen. */
+const margins = 32;
+
+/**
+ * Paragraphs of a page that are set in faces of the kit.
+ *
+ * @param faces of the kit
+ * @param width of the screen, CSS pixels
+ */
+export function paragraphsOf<Face extends DeclaredFamilyFace>(
+  blocks: readonly TextBlock[],
+  faces: readonly Face[],
+  page: string,
+  width: number,
+): SampleParagraph<Face>[] {
+  const byFamily = new Map<string, Face[]>();
+  for (const face of faces) {
+    const name = face.family.toLowerCase();
+    byFamily.set(name, [...(byFamily.get(name) ?? []), face]);
+  }
+  return blocks.flatMap((block) => {
+    if (block.hasBoxes || block.writingMode !== 'horizontal-tb') return [];
+    const runs = block.runs.map((run) => runOf(run, byFamily));
+    if (!runs.every((run) => run !== undefined)) return [];
+    const known = measureOf(block, width);
+    const measures =
+      block.whiteSpace === 'nowrap' || block.whiteSpace === 'pre'
+        ? [{ px: Infinity }]
+        : known !== undefined
+          ? [known]
+          : usualMeasures
+              .map((em) => ({ px: em * block.fontSize }))
+              .filter(({ px }) => px <= width - margins);
+    const { element, line } = block;
+    return measures.length === 0
+      ? []
+      : [{ page, element, line, runs, measures, isMeasureKnown: known !== undefined }];
+  });
+}
+
+function runOf<Face extends DeclaredFamilyFace>(
+  { text, style, language }: TextRun,
+  byFamily: ReadonlyMap<string, Face[]>,
+): SampleRun<Face> | undefined {
+  const family = style.families.map((name) => byFamily.get(name.toLowerCase()))[0];
+  if (!family) return undefined;
+  const { weight, style: slope, stretch, fontSize, letterSpacing, wordSpacing } = style;
+  const [face] = matchingFaces(
+    family as unknown as { weight: [number, number]; style: Face['style']; stretch: [number, number] }[],
+    { weight, style: slope, stretch },
+  ) as unknown as Face[];
+  const features = featuresOf(style);
+  return { text, language, face, fontSize, letterSpacing, wordSpacing, weight, features };
+}
+
+/** CSS Fonts 4, section 7.2: ligatures are left out where letters are spaced. */
+function featuresOf({
+  features,
+  featureSettings,
+  variantLigatures,
+  letterSpacing,
+}: TextStyle): Map<string, number> {
+  const found = new Map<string, number>(features.map((tag) => [tag, 1]));
+  if (letterSpacing !== 0) for (const tag of ['liga', 'clig']) found.set(tag, 0);
+  if (/\bno-common-ligatures\b|^none$/.test(variantLigatures))
+    for (const tag of ['liga', 'clig', 'calt']) found.set(tag, 0);
+  for (const [, tag, value = '1'] of featureSettings.matchAll(/["'](.{4})["']\s*(on|off|\d+)?/g))
+    found.set(tag, value === 'on' ? 1 : value === 'off' ? 0 : Number(value));
+  return found;
+}
+
+/** The narrowest of what rules state, as far as that is a length. */
+function measureOf({ measures, fontSize }: TextBlock, width: number): LineMeasure | undefined {
+  const [own] = measures;
+  const most = width - margins;
+  if (typeof own === 'number') return { px: Math.min(own, most) };
+  return own?.endsWith('ch') === true ? { px: most, zeros: parseFloat(own) * fontSize } : undefined;
+}

@@ -1,0 +1,343 @@
+// CSS Fonts 4 and 5: local fonts that stand in for a face until it arrives, and for good where it never does
+
+import type { DrawingDescriptors, Range, Slope } from '../../core/face/index.js';
+import { boldFrom } from '../../core/face/matching.js';
+import { verticalMetricsOf } from '../../core/inspection/vertical-metrics.js';
+import type { Font } from '../../core/sfnt/font.js';
+import { fvar } from '../../core/tables/index.js';
+import { bestScale, movesOf, type FittedText, type Moves, type SetMeasure } from './fit.js';
+import { breakPlaces } from './lines.js';
+import type { LineMeasure, SampleParagraph, SampleRun } from './sample.js';
+import { localFonts, localSetter, setterOf, type LocalFontData, type TextSetter } from './text-setter.js';
+
+export type LocalSystem = LocalFontData['systems'][number];
+
+/** A local font, tuned. */
+export interface StandIn {
+  /** What people call it. */
+  local: string;
+  /** The systems for which it is the best of those that were measured. */
+  systems: readonly LocalSystem[];
+  /** What `local()` finds it by. */
+  names: readonly string[];
+  /** The font that was measured in its place, as it has the same widths. */
+  measured: string;
+  /** 1 for as it is. */
+  sizeAdjust: number;
+  /** Of the adjusted size, in percent. */
+  ascent: number;
+  descent: number;
+  lineGap: number;
+  /** What moves when the face arrives: as the local font is, and tuned. */
+  untuned: Moves;
+  tuned: Moves;
+}
+
+/** Stand-ins for some weights of a face. */
+export interface StandInBand {
+  weight: Range;
+  /** The better ones last, as of rules alike the last one wins. */
+  standIns: readonly StandIn[];
+  /** Whether they are fitted to text of the site. */
+  isOfSite: boolean;
+}
+
+/** What of a face decides on its stand-ins. */
+export interface StandInFace {
+  family: string;
+  weight: Range;
+  style: Slope;
+  stretch: Range;
+  descriptors?: DrawingDescriptors | undefined;
+  /** For `font-family`, the web font first. */
+  stack: readonly string[];
+  font: Font;
+}
+
+/** Another local font, as the user has it. */
+export interface MeasuredFont {
+  name: string;
+  names: readonly string[];
+  weight: number;
+  italic: boolean;
+  font: Font;
+}
+
+const systems: readonly LocalSystem[] = ['Windows', 'Apple', 'Android', 'Linux'];
+/** More texts tell nothing new. */
+const mostTexts = 400;
+/** Fewer letters tell too little. */
+const fewLetters = 200;
+
+/**
+ * The stand-ins of a face: for its light and its bold weights, where it has both.
+ *
+ * @param paragraphs of the site that are set in faces of the kit
+ * @param sentences for faces that the site draws hardly any text with
+ * @param measured fonts of the user, beside those that are known
+ */
+export function standInsFor<Face extends StandInFace>(
+  face: Face,
+  paragraphs: readonly SampleParagraph<Face>[],
+  sentences: readonly SampleRun<Face>[],
+  measured: readonly MeasuredFont[] = [],
+): StandInBand[] {
+  const asked = new Map<number, number>();
+  for (const { runs } of paragraphs)
+    for (const { face: other, weight, text } of runs)
+      if (other === face) asked.set(weight, (asked.get(weight) ?? 0) + text.length);
+  return bandsOf(face.weight, asked).map((weight) => {
+    const own = paragraphs.filter(({ runs }) =>
+      runs.every((run) => run.face === face && isIn(run.weight, weight)),
+    );
+    const letters = own.reduce(
+      (sum, { runs }) => sum + runs.reduce((all, { text }) => all + text.length, 0),
+      0,
+    );
+    const isOfSite = letters >= fewLetters;
+    const texts: readonly SampleParagraph<Face>[] = isOfSite
+      ? own
+      : sentences.map((run) => alone(run, weight));
+    return { weight, isOfSite, standIns: fitted(face, weight, texts, measured) };
+  });
+}
+
+const isIn = (weight: number, [low, high]: Range) => weight >= low && weight <= high;
+
+/**
+ * Weights that share their stand-ins: those around each that pages ask for, as a face on its axis is wider the bolder it is; light
+ * and bold ones never, as a local font is one or the other.
+ *
+ * @param asked how many letters are set in each weight
+ */
+export function bandsOf([low, high]: Range, asked: ReadonlyMap<number, number>): Range[] {
+  const weights = [...asked].flatMap(([weight, letters]) => (letters >= fewLetters ? [weight] : []));
+  const sorted = [...new Set(weights)].sort((a, b) => a - b);
+  const ends = sorted.slice(1).map((weight, i) => {
+    const isApart = sorted[i] < boldFrom && weight >= boldFrom;
+    return isApart ? boldFrom - 1 : Math.floor((sorted[i] + weight) / 2);
+  });
+  const isSplit = low < boldFrom && high >= boldFrom;
+  const all = new Set([
+    ...ends.filter((end) => end >= low && end < high),
+    ...(isSplit ? [boldFrom - 1] : []),
+    high,
+  ]);
+  return [...all].sort((a, b) => a - b).map((end, i, list): Range => [i === 0 ? low : list[i - 1] + 1, end]);
+}
+
+/** A sentence in lines of several lengths. */
+function alone<Face>(run: SampleRun<Face>, [low, high]: Range): SampleParagraph<Face> {
+  const weight = Math.min(Math.max(400, low), high);
+  const measures = Array.from({ length: 36 }, (_, i) => ({ px: (10 + i) * run.fontSize }));
+  return { page: '', element: '', line: 0, runs: [{ ...run, weight }], measures, isMeasureKnown: false };
+}
+
+interface Candidate {
+  name: string;
+  names: readonly string[];
+  systems: readonly LocalSystem[];
+  measured: string;
+  setter: TextSetter;
+}
+
+function fitted<Face extends StandInFace>(
+  face: Face,
+  weight: Range,
+  paragraphs: readonly SampleParagraph<Face>[],
+  measured: readonly MeasuredFont[],
+): StandIn[] {
+  const setters = new FaceSetters(face);
+  const results = candidatesFor(face, weight, measured).flatMap((candidate) => {
+    const texts = fittedTexts(paragraphs, setters, candidate.setter);
+    if (texts.length === 0) return [];
+    const { scale, moves } = bestScale(texts);
+    return [{ candidate, scale, tuned: moves, untuned: movesOf(texts, 1) }];
+  });
+  const lines = lineMetrics(face);
+  const chosen = new Map<(typeof results)[number], LocalSystem[]>();
+  for (const system of systems) {
+    const own = results.filter(({ candidate }) => candidate.systems.includes(system));
+    const [best] = own.sort((a, b) => shareOf(a.tuned) - shareOf(b.tuned) || away(a.scale) - away(b.scale));
+    if (best) chosen.set(best, [...(chosen.get(best) ?? []), system]);
+  }
+  return [...chosen]
+    .sort(([a], [b]) => shareOf(b.tuned) - shareOf(a.tuned))
+    .map(([{ candidate, scale, tuned, untuned }, its]) => ({
+      local: candidate.name,
+      systems: its,
+      names: candidate.names,
+      measured: candidate.measured,
+      sizeAdjust: scale,
+      ascent: percent(lines.ascent / scale),
+      descent: percent(lines.descent / scale),
+      lineGap: percent(lines.lineGap / scale),
+      untuned,
+      tuned,
+    }));
+}
+
+const percent = (share: number) => Math.round(share * 10_000) / 100;
+const away = (scale: number) => Math.abs(Math.log(scale));
+/** Less than a hundredth isn't worth another size. */
+const shareOf = ({ paragraphs, otherCount, otherBreaks }: Moves) =>
+  Math.round(((otherCount * 4 + otherBreaks) / Math.max(1, paragraphs)) * 50) / 50;
+
+const kinds: Readonly<Record<string, LocalFontData['kind'] | undefined>> = {
+  serif: 'serif',
+  'ui-serif': 'serif',
+  monospace: 'monospace',
+  'ui-monospace': 'monospace',
+  'sans-serif': 'sans-serif',
+  'system-ui': 'sans-serif',
+  'ui-sans-serif': 'sans-serif',
+  'ui-rounded': 'sans-serif',
+};
+
+function candidatesFor(
+  { stack, style }: StandInFace,
+  [, high]: Range,
+  measured: readonly MeasuredFont[],
+): Candidate[] {
+  const kind = stack.map((name) => kinds[name.toLowerCase()]).find((one) => one !== undefined);
+  const isBold = high >= boldFrom;
+  const isItalic = style !== 'normal';
+  const known = localFonts
+    .filter((one) => (kind === undefined ? one.kind !== 'monospace' : one.kind === kind))
+    .flatMap(({ name, systems: its, measured: from, faces }) => {
+      const face = faces.find(({ weight, italic }) => weight >= boldFrom === isBold && italic === isItalic);
+      return face
+        ? [{ name, names: face.names, systems: its, measured: from, setter: localSetter(face) }]
+        : [];
+    });
+  const own = measured
+    .filter(({ weight, italic }) => weight >= boldFrom === isBold && italic === isItalic)
+    .map(({ name, names, font }) => ({ name, names, systems, measured: name, setter: setterOf(font) }));
+  return [...known, ...own];
+}
+
+/** Sets text in a face at the weights that are asked for. */
+export class FaceSetters {
+  private readonly setters = new Map<number, TextSetter>();
+  private readonly known = new Map<string, Float64Array | undefined>();
+  private readonly scale: number;
+  private readonly varies: boolean;
+
+  constructor(private readonly face: StandInFace) {
+    this.scale = parseFloat(face.descriptors?.['size-adjust'] ?? '100') / 100;
+    this.varies = face.font.optional(fvar)?.axes.some(({ axisTag }) => axisTag === 'wght') === true;
+  }
+
+  /** See `TextSetter`; with `size-adjust` of the face. */
+  reaches({
+    text,
+    weight,
+    language,
+    features,
+  }: Pick<SampleRun<unknown>, 'text' | 'weight' | 'language' | 'features'>): Float64Array | undefined {
+    const at = this.varies ? weight : 0;
+    const key = `${at} ${language} ${JSON.stringify([...features])} ${text}`;
+    if (!this.known.has(key)) {
+      let setter = this.setters.get(at);
+      if (!setter) {
+        setter = setterOf(this.face.font, this.varies ? { wght: weight } : {});
+        this.setters.set(at, setter);
+      }
+      const reaches = setter.reaches(text, { language, features });
+      this.known.set(key, this.scale === 1 ? reaches : reaches?.map((reach) => reach * this.scale));
+    }
+    return this.known.get(key);
+  }
+}
+
+function fittedTexts<Face>(
+  paragraphs: readonly SampleParagraph<Face>[],
+  face: FaceSetters,
+  local: TextSetter,
+): FittedText[] {
+  const known = new Map<string, FittedText>();
+  for (const { runs, measures } of paragraphs) {
+    const text = runs.map((run) => run.text).join('');
+    const key = JSON.stringify([text, measures, runs.map((run) => [run.fontSize, run.weight])]);
+    const before = known.get(key);
+    if (before) {
+      before.count++;
+      continue;
+    }
+    if (known.size >= mostTexts) break;
+    const [ofFace, ofLocal] = [
+      joined(runs, (run) => face.reaches(run)),
+      joined(runs, (run) => local.reaches(run.text, run)),
+    ];
+    if (!ofFace || !ofLocal) continue;
+    const zeros = {
+      face: zeroOf(runs[0], (run) => face.reaches(run)),
+      local: zeroOf(runs[0], (run) => local.reaches(run.text, run)),
+    };
+    known.set(key, {
+      face: ofFace,
+      local: ofLocal,
+      places: breakPlaces(text),
+      measures: measures.map((measure) => setMeasure(measure, zeros)),
+      count: 1,
+    });
+  }
+  return [...known.values()];
+}
+
+type ReachesOf<Face> = (run: SampleRun<Face>) => Float64Array | undefined;
+
+/** How wide a zero is, in em; half of it where there is none (CSS Values 4, section 6.1.1). */
+export const zeroOf = <Face>(run: SampleRun<Face>, reachesOf: ReachesOf<Face>): number =>
+  reachesOf({ ...run, text: '0' })?.[1] ?? 0.5;
+
+/** @param zeros how wide they are, in em */
+export function setMeasure(
+  { px, zeros: count }: LineMeasure,
+  zeros: { face: number; local: number },
+): SetMeasure {
+  if (count === undefined) return { px, face: px };
+  return { px, face: Math.min(px, count * zeros.face), local: count * zeros.local };
+}
+
+/** How far the text of several runs reaches, in CSS pixels. */
+export function joined<Face>(
+  runs: readonly SampleRun<Face>[],
+  reachesOf: ReachesOf<Face>,
+): Float64Array | undefined {
+  const all = new Float64Array(runs.reduce((sum, { text }) => sum + text.length, 0) + 1);
+  let [at, start] = [0, 0];
+  for (const run of runs) {
+    const reaches = reachesOf(run);
+    if (!reaches) return undefined;
+    let spaced = 0;
+    for (let i = 1; i < reaches.length; i++) {
+      if (reaches[i] > reaches[i - 1]) spaced += run.letterSpacing;
+      if (run.text[i - 1] === ' ') spaced += run.wordSpacing;
+      all[at + i] = start + reaches[i] * run.fontSize + spaced;
+    }
+    at += run.text.length;
+    start = all[at];
+  }
+  return all;
+}
+
+/** What lines of the face are measured by, in em. */
+function lineMetrics({ font, descriptors }: StandInFace): {
+  ascent: number;
+  descent: number;
+  lineGap: number;
+} {
+  const metrics = verticalMetricsOf(font);
+  const own = (metrics.useTypoMetrics ? metrics.typo : undefined) ?? metrics.hhea;
+  const stated = (name: 'ascent-override' | 'descent-override' | 'line-gap-override', value: number) => {
+    const share = parseFloat(descriptors?.[name] ?? '');
+    return Number.isNaN(share) ? value : share / 100;
+  };
+  const scale = parseFloat(descriptors?.['size-adjust'] ?? '100') / 100;
+  return {
+    ascent: stated('ascent-override', own.ascent) * scale,
+    descent: stated('descent-override', own.descent) * scale,
+    lineGap: stated('line-gap-override', Math.max(0, own.lineGap)) * scale,
+  };
+}
