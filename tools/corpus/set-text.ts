@@ -99,10 +99,10 @@ for (const path of positionals) {
 }
 const server = await LoggingServer.start(
   {},
-  Object.fromEntries([
-    ['/', '<!doctype html><meta charset=utf-8><body>'],
-    ...faces.map(({ bytes, name }) => [`/${name}`, bytes] as const),
-  ]),
+  {
+    '/': '<!doctype html><meta charset=utf-8><body>',
+    ...Object.fromEntries(faces.map(({ bytes, name }) => [`/${name}`, bytes])),
+  },
 );
 const size = 16;
 

@@ -4,7 +4,7 @@ import { faceLabel } from '../../core/face/index.js';
 import { name } from '../../core/tables/index.js';
 import { nameID, nameOf } from '../../core/tables/name.js';
 import type { Source } from '../../core/source/index.js';
-import { DenseGlyphError } from '../../errors.js';
+import type { DenseGlyphError } from '../../errors.js';
 import { finding, type Finding } from '../../findings.js';
 import { readSite } from '../../io/site-folder.js';
 import { writeWhole } from '../../io/write-whole.js';

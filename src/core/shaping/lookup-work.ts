@@ -251,7 +251,7 @@ export function pairOf(subtable: PairAdjustment, first: number, second: number):
 
 function listedPair(subtable: GlyphPairs, first: number, second: number): number | undefined {
   let firsts = pairMaps.get(subtable);
-  if (!firsts) pairMaps.set(subtable, (firsts = new Map()));
+  if (!firsts) pairMaps.set(subtable, (firsts = new Map<number, Map<number, number>>()));
   let seconds = firsts.get(first);
   if (!seconds) {
     const { pairs } = subtable;

@@ -12,101 +12,120 @@ export type Attachments = Map<ShapingGlyph, ShapingGlyph>;
 
 /** @param deltas of the variation store, for a font on its axes */
 export function positioner(deltas: Deltas | undefined, attached: Attachments): ApplySubtable {
-  const varied = (device: Device | undefined): number =>
-    deltas && device?.kind === 'variation' ? deltas.at(device.outerIndex, device.innerIndex) : 0;
+  const positions = new Positions(deltas, attached);
+  return (work, subtable, at) => positions.apply(work, subtable, at);
+}
 
-  const move = (one: ShapingGlyph, { values, devices }: Value): void => {
-    one.x += values[0] + varied(devices?.[0]);
-    one.y += values[1] + varied(devices?.[1]);
-    one.advance += values[2] + varied(devices?.[2]);
-  };
-  const pointOf = ({ x, y, devices }: Anchor): [number, number] => [
-    x + varied(devices?.[0]),
-    y + varied(devices?.[1]),
-  ];
+type MarkSubtable = Extract<Subtable, { marks: unknown }>;
 
-  /** Puts a mark where two anchors meet. */
-  const attach = (
-    run: readonly ShapingGlyph[],
-    at: number,
-    to: number,
-    base: Anchor,
-    mark: Anchor,
-  ): number => {
-    const [[x, y], [markX, markY]] = [pointOf(base), pointOf(mark)];
-    run[at].x = x - markX;
-    run[at].y = y - markY;
-    attached.set(run[at], run[to]);
-    return at + 1;
-  };
+class Positions {
+  constructor(
+    private readonly deltas: Deltas | undefined,
+    private readonly attached: Attachments,
+  ) {}
 
-  const marked = (work: Work, subtable: Subtable, at: number): number => {
-    if (
-      subtable.kind !== 'mark to base' &&
-      subtable.kind !== 'mark to mark' &&
-      subtable.kind !== 'mark to ligature'
-    )
-      return -1;
-    const { run, classes } = work;
-    const mark = subtable.marks.get(run[at].glyph);
-    if (!mark?.anchor) return -1;
-    if (subtable.kind === 'mark to mark') {
-      const to = before(work, at);
-      if (to < 0 || classes.of(run[to]) !== glyphClass.mark || !isSamePart(run[at], run[to])) return -1;
-      const anchor = subtable.bases.get(run[to].glyph)?.[mark.markClass];
-      return anchor ? attach(run, at, to, anchor, mark.anchor) : -1;
-    }
-    let to = at - 1;
-    while (to >= 0 && (classes.of(run[to]) === glyphClass.mark || run[to].ignorable !== 'no')) to--;
-    if (to < 0) return -1;
-    if (subtable.kind === 'mark to base') {
-      const anchor = subtable.bases.get(run[to].glyph)?.[mark.markClass];
-      return anchor ? attach(run, at, to, anchor, mark.anchor) : -1;
-    }
-    const parts = subtable.kind === 'mark to ligature' ? subtable.ligatures.get(run[to].glyph) : undefined;
-    if (!parts || parts.length === 0) return -1;
-    const isOwn = run[at].ligature !== 0 && run[at].ligature === run[to].ligature && run[at].component > 0;
-    const part = Math.min(isOwn ? run[at].component : parts.length, parts.length) - 1;
-    const anchor = parts[part][mark.markClass];
-    return anchor ? attach(run, at, to, anchor, mark.anchor) : -1;
-  };
-
-  return (work, subtable, at) => {
-    const { run } = work;
-    const one = run[at];
+  apply(work: Work, subtable: Subtable, at: number): number {
+    const one = work.run[at];
     switch (subtable.kind) {
       case 'single adjustment': {
         const value = subtable.values.get(one.glyph);
         if (!value) return -1;
-        move(one, value);
+        this.move(one, value);
         return at + 1;
       }
       case 'glyph pairs':
       case 'class pairs': {
         const second = behind(work, at);
-        const pair = second < 0 ? undefined : pairOf(subtable, one.glyph, run[second].glyph);
+        const pair = second < 0 ? undefined : pairOf(subtable, one.glyph, work.run[second].glyph);
         if (!pair) return -1;
-        move(one, pair.first);
-        move(run[second], pair.second);
+        this.move(one, pair.first);
+        this.move(work.run[second], pair.second);
         return subtable.consumesSecond ? second + 1 : second;
       }
-      case 'cursive': {
-        const entry = subtable.glyphs.get(one.glyph)?.entry;
-        const previous = entry ? before(work, at) : -1;
-        const exit = previous < 0 ? undefined : subtable.glyphs.get(run[previous].glyph)?.exit;
-        if (!entry || !exit) return -1;
-        const [[exitX, exitY], [entryX, entryY]] = [pointOf(exit), pointOf(entry)];
-        run[previous].advance = exitX + run[previous].x;
-        const shift = entryX + one.x;
-        one.advance -= shift;
-        one.x -= shift;
-        one.y = run[previous].y + exitY - entryY;
-        return at + 1;
-      }
+      case 'cursive':
+        return this.join(work, subtable, at);
+      case 'mark to mark':
+        return this.markOnMark(work, subtable, at);
+      case 'mark to base':
+      case 'mark to ligature':
+        return this.markOnBase(work, subtable, at);
       default:
-        return marked(work, subtable, at);
+        return -1;
     }
-  };
+  }
+
+  private varied(device: Device | undefined): number {
+    return this.deltas && device?.kind === 'variation'
+      ? this.deltas.at(device.outerIndex, device.innerIndex)
+      : 0;
+  }
+
+  private move(one: ShapingGlyph, { values, devices }: Value): void {
+    one.x += values[0] + this.varied(devices?.[0]);
+    one.y += values[1] + this.varied(devices?.[1]);
+    one.advance += values[2] + this.varied(devices?.[2]);
+  }
+
+  private pointOf({ x, y, devices }: Anchor): [x: number, y: number] {
+    return [x + this.varied(devices?.[0]), y + this.varied(devices?.[1])];
+  }
+
+  private join(work: Work, { glyphs }: Extract<Subtable, { kind: 'cursive' }>, at: number): number {
+    const { run } = work;
+    const entry = glyphs.get(run[at].glyph)?.entry;
+    const previous = entry ? before(work, at) : -1;
+    const exit = previous < 0 ? undefined : glyphs.get(run[previous].glyph)?.exit;
+    if (!entry || !exit) return -1;
+    const [[exitX, exitY], [entryX, entryY]] = [this.pointOf(exit), this.pointOf(entry)];
+    run[previous].advance = exitX + run[previous].x;
+    const shift = entryX + run[at].x;
+    run[at].advance -= shift;
+    run[at].x -= shift;
+    run[at].y = run[previous].y + exitY - entryY;
+    return at + 1;
+  }
+
+  private markOnMark(
+    work: Work,
+    { marks, bases }: Extract<MarkSubtable, { bases: unknown }>,
+    at: number,
+  ): number {
+    const { run, classes } = work;
+    const mark = marks.get(run[at].glyph);
+    const to = mark?.anchor ? before(work, at) : -1;
+    if (!mark?.anchor || to < 0) return -1;
+    if (classes.of(run[to]) !== glyphClass.mark || !isSamePart(run[at], run[to])) return -1;
+    return this.attach(run, at, to, bases.get(run[to].glyph)?.[mark.markClass], mark.anchor);
+  }
+
+  private markOnBase({ run, classes }: Work, subtable: MarkSubtable, at: number): number {
+    const mark = subtable.marks.get(run[at].glyph);
+    let to = at - 1;
+    while (to >= 0 && (classes.of(run[to]) === glyphClass.mark || run[to].ignorable !== 'no')) to--;
+    if (!mark?.anchor || to < 0) return -1;
+    if (subtable.kind !== 'mark to ligature')
+      return this.attach(run, at, to, subtable.bases.get(run[to].glyph)?.[mark.markClass], mark.anchor);
+    const parts = subtable.ligatures.get(run[to].glyph) ?? [];
+    const isOwn = run[at].ligature !== 0 && run[at].ligature === run[to].ligature && run[at].component > 0;
+    const part = Math.min(isOwn ? run[at].component : parts.length, parts.length) - 1;
+    return this.attach(run, at, to, parts[part]?.[mark.markClass], mark.anchor);
+  }
+
+  /** Puts a mark where two anchors meet. */
+  private attach(
+    run: readonly ShapingGlyph[],
+    at: number,
+    to: number,
+    base: Anchor | undefined,
+    mark: Anchor,
+  ): number {
+    if (!base) return -1;
+    const [[x, y], [markX, markY]] = [this.pointOf(base), this.pointOf(mark)];
+    run[at].x = x - markX;
+    run[at].y = y - markY;
+    this.attached.set(run[at], run[to]);
+    return at + 1;
+  }
 }
 
 /** Of marks of one ligature: whether they stand on the same part of it. */

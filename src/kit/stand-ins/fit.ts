@@ -58,7 +58,7 @@ const known = new WeakMap<FittedText, Map<number, number[]>>();
 /** Where lines begin in the face; the same for every size of the local font. */
 function startsIn(text: FittedText, measure: number): number[] {
   let byMeasure = known.get(text);
-  if (!byMeasure) known.set(text, (byMeasure = new Map()));
+  if (!byMeasure) known.set(text, (byMeasure = new Map<number, number[]>()));
   let starts = byMeasure.get(measure);
   if (!starts) byMeasure.set(measure, (starts = lineStarts(text.places, text.face, measure)));
   return starts;

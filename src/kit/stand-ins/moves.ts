@@ -4,10 +4,10 @@ import { localMeasure } from './fit.js';
 import { breakPlaces, lineStarts } from './lines.js';
 import type { SampleParagraph, SampleRun } from './sample.js';
 import {
-  FaceSetters,
   joined,
   setMeasure,
   zeroOf,
+  type FaceSetters,
   type LocalSystem,
   type StandInBand,
   type StandInFace,
