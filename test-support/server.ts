@@ -8,6 +8,11 @@ export interface LoggedRequest {
   destination: string | undefined;
 }
 
+/** As hosts of files that never change: rules that share a file fetch it once. */
+const asKept = (response: { setHeader(name: string, value: string): unknown }) => {
+  response.setHeader('cache-control', 'max-age=600');
+};
+
 /** Folders served under one origin, with every request written down. */
 export class LoggingServer {
   private constructor(
@@ -16,14 +21,22 @@ export class LoggingServer {
     private readonly stop: () => Promise<void>,
   ) {}
 
-  /** @param folders by the path that they are served under, as in `{ '/': site, '/fonts/': fonts }` */
+  /**
+   * @param folders by the path that they are served under, as in `{ '/': site, '/fonts/': fonts }`
+   * @param extra pages, or files, by their paths
+   * @param late which answers of folders are held back, and for how many milliseconds
+   */
   static async start(
     folders: Record<string, string>,
-    extra: Record<string, string> = {},
+    extra: Record<string, string | Uint8Array> = {},
+    late?: { paths: RegExp; delay: number },
   ): Promise<LoggingServer> {
     const handlers = Object.entries(folders)
       .sort(([a], [b]) => b.length - a.length)
-      .map(([prefix, folder]) => ({ prefix, handle: sirv(folder, { dev: true, etag: false }) }));
+      .map(([prefix, folder]) => ({
+        prefix,
+        handle: sirv(folder, { dev: true, etag: false, setHeaders: asKept }),
+      }));
     const requests: LoggedRequest[] = [];
     const server = createServer((request, response) => {
       const url = request.url ?? '/';
@@ -38,8 +51,12 @@ export class LoggingServer {
       const missing = () => {
         response.writeHead(404).end();
       };
-      if (found) found.handle(request, response, missing);
-      else missing();
+      const answer = () => {
+        if (found) found.handle(request, response, missing);
+        else missing();
+      };
+      if (late?.paths.test(url) === true) setTimeout(answer, late.delay);
+      else answer();
     });
     await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
     const { port } = server.address() as AddressInfo;

@@ -50,6 +50,7 @@ const fonts = {
   'LinLibertine_R.otf': 'fonts-linuxlibertine',
   'NanumMyeongjo.ttf': 'fonts-nanum',
   'dejavu/DejaVuSans.ttf': 'fonts-dejavu-core',
+  'liberation/LiberationSans-Regular.ttf': 'fonts-liberation',
 };
 const fontFolders = [
   'truetype/noto',

@@ -22,4 +22,11 @@ export type { LeftOutFace, MadeFace, MadeFamily, Part, Slice } from './planning/
 export { reachOf, type Reach } from './reach.js';
 export { headMarkup } from './files/head.js';
 export type { Manifest, ManifestFace, ManifestFamily, ManifestPart } from './files/manifest.js';
+export {
+  kitTextFaces,
+  paragraphsOf,
+  type KitText,
+  type StandIn,
+  type StandInBand,
+} from './stand-ins/index.js';
 export { makeSubset, type SubsetFile, type SubsetTask } from './subset-file.js';

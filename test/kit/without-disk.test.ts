@@ -3,7 +3,15 @@ import { cpSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { kitConfig, readConfig } from '#src/config/index.js';
 import { sourcesOf } from '#src/core/source/index.js';
-import { demandingPage, makeKit, plannedFaces, reachOf } from '#src/kit/index.js';
+import {
+  chosenFaces,
+  demandingPage,
+  kitTextFaces,
+  makeKit,
+  paragraphsOf,
+  plannedFaces,
+  reachOf,
+} from '#src/kit/index.js';
 import { PageScanner, siteOf } from '#src/site/index.js';
 import { cli, inFolder, tree } from '../../test-support/cli.js';
 import { root } from '../../test-support/paths.js';
@@ -61,6 +69,12 @@ test('a kit of files in memory is the one that is built on disk, to the byte', (
     const scanner = new PageScanner(site, { withPlaces: true });
     const pages = [];
     for (const page of site.pages) pages.push(...(await scanner.scanned(page)).map(demandingPage));
+    const faces = kitTextFaces(chosenFaces(config, sources));
+    const text = new PageScanner(site, { widths: [390, 768, 1280] });
+    const paragraphs = [];
+    for (const page of site.pages)
+      for (const { blocks } of await text.scanned(page))
+        for (const [width, own] of blocks!) paragraphs.push(...paragraphsOf(own, faces, page.page, width));
     const { files } = await makeKit({
       config,
       cut: await plannedFaces(config, sources, pages),
@@ -68,6 +82,7 @@ test('a kit of files in memory is the one that is built on disk, to the byte', (
       address: { fromRoot: 'type/' },
       version: (JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string }).version,
       processors: 1,
+      text: { faces, paragraphs },
     });
 
     const onDisk = join(folder, 'site/type');

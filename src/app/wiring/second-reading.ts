@@ -1,5 +1,5 @@
 import { resolve } from 'node:path';
-import { faceLabel, rangeText } from '../../core/face/index.js';
+import { faceLabel, rangeText, type Range } from '../../core/face/index.js';
 import { finding, type Finding } from '../../findings.js';
 import type { SiteFolder } from '../../io/site-folder.js';
 import { isBelow, readBytes } from '../../io/read.js';
@@ -104,7 +104,10 @@ async function drawings(
         const { groups } = matchedFace(face, rules[i]);
         const drawn = new Map<number, Drawing>();
         for (const { face: rule, drawn: list, possible } of groups) {
-          const drawing = drawingOf(rule, rule ? fakedBy(rule, face) : []);
+          const drawing = drawingOf(
+            rule && { ...rule, weight: weightsOf(rule, rules[i]) },
+            rule ? fakedBy(rule, face) : [],
+          );
           for (const character of [...list, ...possible]) drawn.set(character, drawing);
         }
         const { weight, style, stretch } = face.asked;
@@ -118,6 +121,28 @@ async function drawings(
       return [page, new Map(asked)];
     }),
   );
+}
+
+/** All weights for which a file is declared without a gap: a kit may declare them in several rules. */
+function weightsOf({ family, style, stretch, weight, source }: FaceRule, all: readonly FaceRule[]): Range {
+  let [low, high] = weight;
+  const same = all.filter(
+    (one) =>
+      source?.url !== undefined &&
+      one.source?.url === source.url &&
+      one.family.toLowerCase() === family.toLowerCase() &&
+      one.style === style &&
+      one.stretch[0] === stretch[0] &&
+      one.stretch[1] === stretch[1],
+  );
+  for (let before = Infinity; before !== high - low;) {
+    before = high - low;
+    for (const {
+      weight: [from, to],
+    } of same)
+      if (from <= high + 1 && to >= low - 1) [low, high] = [Math.min(low, from), Math.max(high, to)];
+  }
+  return [low, high];
 }
 
 const localFont: Drawing = { key: '', name: 'a local font' };

@@ -29,7 +29,7 @@ export function proofFile(kit: MadeKit): string {
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <title>Proof of the kit</title>
-<style id="kit">${stylesheetFile({ ...kit, address: { fromRoot: kit.address.fromRoot } }).replace(/<(?=\/style)/gi, '\\3c ')}</style>
+<style id="kit">${stylesheetFile({ ...alone(kit), address: { fromRoot: kit.address.fromRoot } }).replace(/<(?=\/style)/gi, '\\3c ')}</style>
 <style>${pageStyle}</style>
 <header>
   <h1>Proof of the kit</h1>
@@ -46,6 +46,15 @@ ${kit.families.map(familySection).join('\n')}
 </html>
 `;
 }
+
+/** Without stand-ins, as the page shows its faces, and what follows in the stack where they are switched off. */
+const alone = (kit: MadeKit): MadeKit => ({
+  ...kit,
+  families: kit.families.map((family) => ({
+    ...family,
+    faces: family.faces.map((face) => ({ ...face, standIns: [] })),
+  })),
+});
 
 /** Pixels that a line of the waterfall may take, roughly. */
 const widestLine = 1100;

@@ -2,6 +2,7 @@ import { svgFontId } from '../../core/containers/index.js';
 import { fontFaceText, fontFamilyList, formatHints, type Range } from '../../core/face/index.js';
 import { CodePointSet } from '../../core/text/code-point-set.js';
 import { unicodeRangeText, type CodePointRanges } from '../../core/text/unicode-ranges.js';
+import { loadingMark } from '../../site/css/loading-mark.js';
 import { facesOf, type KitFace, type MadeKit } from '../kit.js';
 import { standInRule, type StandInBand } from '../stand-ins/index.js';
 import { fetchedPart, olderParts, restOf, type MadeFace, type Part } from '../planning/made.js';
@@ -34,29 +35,53 @@ function standInRules(face: KitFace, { weight, standIns }: StandInBand): string[
   const { family, style, stretch, slant, parts } = face;
   const all = new CodePointSet();
   for (const { characters } of parts) for (const [first, last] of characters) all.addRange(first, last);
-  const unicodeRange = `${unicodeRangeText(withSpace(all.ranges()))}, ${loadingMark}`;
+  const unicodeRange = `${unicodeRangeText(withSpace(all.ranges()))}, U+${markCode}`;
   return standIns.map((one) => standInRule({ family, weight, style, stretch, slant, unicodeRange }, one));
 }
 
-/** A character of nobody's, by which Firefox loads stand-ins before they are needed. */
-const loadingMark = 'U+F0000';
+/** Pseudo-elements that come before the body and that pages hardly ever use. */
+const loadingPlaces: readonly string[] = [
+  'html::before',
+  'head::before',
+  'head::after',
+  'title::before',
+  'title::after',
+];
 
 /**
- * Firefox draws no stand-in that it hasn't loaded before, and loads none while the face is on its way. An element that shows
- * nothing asks for a character that only stand-ins name; other browsers don't read the rule.
+ * Firefox draws no stand-in that it hasn't loaded before, and loads none while the face is on its way. Elements that show nothing
+ * ask for a character that only stand-ins name, those of the most used weights first; other browsers don't read the rules. Their
+ * first family is one of the system, so that no face is fetched to measure their lines.
  */
 function loadingRules(kit: MadeKit): string[] {
   const families = kit.families.filter(({ faces }) =>
     faces.some((face) => face.standIns.length > 0 && olderParts(face).length === 0),
   );
-  if (families.length === 0) return [];
-  const stack = fontFamilyList(families.map(({ family }) => family));
-  const rule = (pseudo: string, weight: number) =>
-    `  html::${pseudo} {\n    content: "\\F0000";\n    position: absolute;\n    top: 0;\n    left: 0;\n    visibility: hidden;\n    font: ${weight} 1px ${stack};\n  }\n`;
-  return [`@supports (${isFirefox}) {\n${rule('before', 400)}${rule('after', 700)}}\n`];
+  const letters = new Map<string, number>();
+  for (const { style, standIns } of families.flatMap(({ faces }) => [...faces]))
+    for (const { weight, letters: own } of standIns) {
+      const key = `${style === 'normal' ? '' : `${style} `}${usualIn(weight)}`;
+      letters.set(key, (letters.get(key) ?? 0) + own);
+    }
+  const stack = fontFamilyList(['serif', ...families.map(({ family }) => family)]);
+  const rules = [...letters]
+    .sort(([a, most], [b, other]) => other - most || (a < b ? -1 : 1))
+    .slice(0, loadingPlaces.length)
+    .map(
+      ([font], i) =>
+        `  ${loadingPlaces[i]} {\n    content: "\\${markCode}";\n    font: ${font} 1px ${stack};\n  }\n`,
+    );
+  if (rules.length === 0) return [];
+  const hidden = `  html::before,\n  head {\n    position: absolute;\n    top: 0;\n    left: 0;\n    visibility: hidden;\n  }\n  head,\n  title {\n    display: block;\n    font-size: 0;\n  }\n`;
+  return [`@supports (${isFirefox}) {\n${hidden}${rules.join('')}}\n`];
 }
 
-const isFirefox = '-moz-context-properties: none';
+/** The weight of them that pages ask for most often. */
+const usualIn = ([low, high]: Range): number =>
+  [400, 700].find((weight) => low <= weight && weight <= high) ?? Math.min(Math.max(400, low), high);
+
+const isFirefox = '-moz-appearance: none';
+const markCode = loadingMark.toString(16).toUpperCase();
 
 /** @param hasRange whether a rule for all of its characters names them, so that others don't fetch it */
 function rulesOf(face: MadeFace, base: string, weight: Range, hasRange = false): string {

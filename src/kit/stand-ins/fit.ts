@@ -83,10 +83,10 @@ const searches = [
 /** Kerning of local fonts and whole pixels of some screens make lines a little longer or shorter: those sizes matter too. */
 const nearby = [
   [1, 1],
-  [1.0025, 0.5],
-  [0.9975, 0.5],
-  [1.005, 0.25],
-  [0.995, 0.25],
+  [1.0025, 0.2],
+  [0.9975, 0.2],
+  [1.005, 0.1],
+  [0.995, 0.1],
 ] as const;
 
 /** The scale at which least moves: lines first, then words; of those alike the one nearest to the ratio of widths. */

@@ -40,6 +40,8 @@ export interface StandInBand {
   standIns: readonly StandIn[];
   /** Whether they are fitted to text of the site. */
   isOfSite: boolean;
+  /** How many letters the site sets in them. */
+  letters: number;
 }
 
 /** What of a face decides on its stand-ins. */
@@ -98,7 +100,7 @@ export function standInsFor<Face extends StandInFace>(
     const texts: readonly SampleParagraph<Face>[] = isOfSite
       ? own
       : sentences.map((run) => alone(run, weight));
-    return { weight, isOfSite, standIns: fitted(face, weight, texts, measured) };
+    return { weight, isOfSite, letters, standIns: fitted(face, weight, texts, measured) };
   });
 }
 

@@ -1,0 +1,112 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { cli } from '../../test-support/cli.js';
+import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
+import { root } from '../../test-support/paths.js';
+import { LoggingServer } from '../../test-support/server.js';
+
+const pages = ['index.html', 'story.html', 'timetable.html', 'pl/notices.html'];
+const probes = ['400', '700', 'italic 400'];
+const probed = 'Tickets are sold on board, in cash or by card; dogs travel free of charge.';
+
+/** Notes, while faces are held back, how high blocks are and how long a line is. */
+const script = `<script>
+  const probes = ${JSON.stringify(probes)}.map((font) => {
+    const span = document.createElement('span');
+    span.textContent = ${JSON.stringify(probed)};
+    span.style.cssText = 'position:absolute;visibility:hidden;white-space:nowrap;font:' + font + ' 17px "Ferrywake Sans", monospace';
+    document.body.append(span);
+    return span;
+  });
+  window.look = () => ({
+    heights: [...document.querySelectorAll('h1, h2, p, td, li, .notice, footer')].map((one) => one.getBoundingClientRect().height),
+    widths: probes.map((one) => one.getBoundingClientRect().width),
+  });
+  setTimeout(() => { window.held = window.look(); }, 900);
+</script>`;
+
+interface Look {
+  heights: number[];
+  widths: number[];
+}
+
+let folder: string;
+let server: LoggingServer;
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-stand-ins-'));
+  for (const one of ['fonts', 'site', 'dense-glyph.config.yaml'])
+    cpSync(join(root, 'sample', one), join(folder, one), { recursive: true });
+  for (const command of ['build', 'wire']) expect((await cli([command, '--quiet'], folder)).err).toBe('');
+  // The same without stand-ins.
+  cpSync(join(folder, 'site'), join(folder, 'plain'), { recursive: true });
+  const css = readFileSync(join(folder, 'plain/type/kit.css'), 'utf8');
+  const without = css.replace(/@font-face \{[^}]*local\([^}]*\}\n/g, '');
+  expect(without).not.toContain('local(');
+  writeFileSync(join(folder, 'plain/type/kit.css'), without);
+  const extra = ['site', 'plain'].flatMap((state) =>
+    pages.map((page): [string, string] => [
+      `/${state}/${page}`,
+      readFileSync(join(folder, state, page), 'utf8').replace('</body>', `${script}</body>`),
+    ]),
+  );
+  server = await LoggingServer.start(
+    { '/site/': join(folder, 'site/'), '/plain/': join(folder, 'plain/') },
+    Object.fromEntries(extra),
+    { paths: /\.woff2$/, delay: 1800 },
+  );
+});
+afterAll(async () => {
+  await server.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+describe.each(availableEngines())('%s', (engineName) => {
+  let engine: Engine;
+  beforeAll(async () => {
+    engine = await startEngine(engineName, { unhinted: true });
+  });
+  afterAll(() => engine.close());
+
+  async function looks(state: string, page: string): Promise<{ held: Look; arrived: Look }> {
+    await engine.open(`${server.origin}/${state}/${page}`);
+    return engine.run(
+      `await new Promise((done) => setTimeout(done, Math.max(0, 1000 - performance.now())));
+       await document.fonts.ready;
+       await new Promise((done) => setTimeout(done, 2400 - Math.min(2400, performance.now())));
+       return { held: window.held, arrived: window.look() };`,
+    );
+  }
+
+  const off = ({ held, arrived }: { held: Look; arrived: Look }) =>
+    held.heights.filter((height, i) => Math.abs(height - arrived.heights[i]) > 1).length;
+
+  test('lines are as long, in each weight and slope, before the face is there', async () => {
+    const { held, arrived } = await looks('site', 'index.html');
+    const plain = await looks('plain', 'index.html');
+    const away = (look: { held: Look; arrived: Look }) =>
+      look.held.widths.map((width, i) => Math.abs(width / look.arrived.widths[i] - 1));
+    expect(Math.min(...away(plain))).toBeGreaterThan(0.1);
+    // Firefox loads the stand-ins of light and of bold upright text ahead.
+    const expected = {
+      chromium: [0.02, 0.02, 0.02],
+      firefox: [0.02, 0.02, 1],
+      // Here it sets each glyph in whole pixels.
+      webkit: [0.08, 0.08, 0.08],
+    }[engineName];
+    away({ held, arrived }).forEach((share, i) => {
+      expect(share).toBeLessThan(expected[i]);
+    });
+  });
+
+  test.each(pages)('%s hardly moves when the faces arrive', async (page) => {
+    const tuned = await looks('site', page);
+    const plain = await looks('plain', page);
+    expect(tuned.held.heights.length).toBeGreaterThan(3);
+    // WebKit knows size-adjust, and none of the metric overrides.
+    if (engineName === 'webkit') return;
+    expect(off(tuned)).toBeLessThanOrEqual(Math.min(1, off(plain)));
+  });
+});

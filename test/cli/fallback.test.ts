@@ -1,0 +1,85 @@
+import { expect, test } from '@jest/globals';
+import { cpSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { FallbackResult } from '#src/app/stand-ins/fallback.js';
+import { cli, inFolder } from '../../test-support/cli.js';
+import { root, sampleFonts } from '../../test-support/paths.js';
+
+const inSample = (use: (folder: string) => Promise<void>) =>
+  inFolder(async (folder) => {
+    for (const one of ['fonts', 'site', 'dense-glyph.config.yaml'])
+      cpSync(join(root, 'sample', one), join(folder, one), { recursive: true });
+    await use(folder);
+  });
+
+test('fonts alone: for each system the font that fits, by sentences', () =>
+  inFolder(async (folder) => {
+    cpSync(sampleFonts, join(folder, 'fonts'), { recursive: true });
+    const { out, code } = await cli(
+      ['fallback', 'fonts/FerrywakeSans-Bold.ttf', 'fonts/TidelogMono-Regular.ttf', '--languages', 'el,pl'],
+      folder,
+    );
+    expect(code).toBe(0);
+    expect(out).toMatch(/^Ferrywake Sans 700 +(Arial|Calibri|Roboto|DejaVu Sans) /m);
+    expect(out).toMatch(/^Tidelog Mono 400 +(Courier New|DejaVu Sans Mono) /m);
+    expect(out).toContain('local("Arial Bold")');
+    expect(out).toMatch(/Arial by Liberation Sans/);
+  }));
+
+test('a site: fitted to its own text, with what still moves on each page', () =>
+  inSample(async (folder) => {
+    const { out } = await cli(['fallback', '--json', '--css', 'stand-ins.css'], folder);
+    const { faces, pages, rules, findings } = JSON.parse(out) as FallbackResult;
+    expect(readFileSync(join(folder, 'stand-ins.css'), 'utf8')).toBe(rules);
+    expect(findings).toEqual([]);
+    expect(faces.map(({ face, bands }) => [face, bands.length > 0])).toEqual(
+      ['300–800', '300–800 italic', '700', '400'].map((face) => [face, true]),
+    );
+    expect(new Set(pages.map(({ width }) => width))).toEqual(new Set([390, 768, 1280]));
+    const sum = (key: 'paragraphs' | 'untuned' | 'tuned') => pages.reduce((all, page) => all + page[key], 0);
+    expect(sum('paragraphs')).toBeGreaterThan(400);
+    expect(sum('tuned')).toBeLessThan(sum('untuned') / 5);
+    for (const { standIns } of faces.flatMap(({ bands }) => bands))
+      for (const { systems, names } of standIns)
+        expect([systems.length > 0, names.length > 0]).toEqual([true, true]);
+    const moved = pages.flatMap((page) => page.moved);
+    expect(moved.every(({ lines }) => lines.face !== lines.standIn)).toBe(true);
+  }));
+
+test('a local font as a file is measured as well; a missing one is told', () =>
+  inSample(async (folder) => {
+    const call = ['fallback', 'fonts/FerrywakeSans-Regular.ttf', '--json', '--measure'];
+    const { out } = await cli([...call, 'fonts/FerrywakeSans-Regular.ttf'], folder);
+    const [{ bands }] = (JSON.parse(out) as FallbackResult).faces;
+    expect(bands[0].standIns.map(({ local, sizeAdjust, names }) => [local, sizeAdjust, names])).toEqual([
+      ['Ferrywake Sans', expect.closeTo(1, 2), ['Ferrywake Sans', 'FerrywakeSans-Regular']],
+    ]);
+    const missing = await cli([...call, 'fonts/Absent.ttf'], folder);
+    expect([missing.code, missing.err]).toEqual([3, expect.stringContaining('fonts/Absent.ttf')]);
+  }));
+
+test('stand-ins are in every kit: declared as their faces, before them, and said in kit.json', () =>
+  inSample(async (folder) => {
+    await cli(['build', '--quiet'], folder);
+    const css = readFileSync(join(folder, 'site/type/kit.css'), 'utf8');
+    const rules = css.match(/@font-face \{[^}]*\}/g)!.map((rule) => ({
+      key: /font-family[^;]*;|font-style[^;]*;|font-weight[^;]*;/g[Symbol.match](rule)!.join(),
+      isLocal: rule.includes('local('),
+    }));
+    for (const key of new Set(rules.map((rule) => rule.key))) {
+      const own = rules.filter((rule) => rule.key === key).map(({ isLocal }) => isLocal);
+      expect(own).toEqual([...own].sort((a, b) => Number(b) - Number(a)));
+      expect(own).toContain(true);
+      expect(own).toContain(false);
+    }
+    const { families } = JSON.parse(readFileSync(join(folder, 'site/type/kit.json'), 'utf8')) as {
+      families: {
+        faces: {
+          standIns: { standIns: { tuned: { otherCount: number }; untuned: { otherCount: number } }[] }[];
+        }[];
+      }[];
+    };
+    for (const { standIns } of families.flatMap(({ faces }) => faces.flatMap((face) => face.standIns)))
+      for (const { tuned, untuned } of standIns)
+        expect(tuned.otherCount).toBeLessThanOrEqual(untuned.otherCount);
+  }));

@@ -1,0 +1,134 @@
+import { describe, expect, test } from '@jest/globals';
+import { openFont } from '#src/core/containers/index.js';
+import { bestScale, movesOf, widthRatio, type FittedText } from '#src/kit/stand-ins/fit.js';
+import {
+  bandsOf,
+  standInRule,
+  standInsFor,
+  type StandIn,
+  type StandInFace,
+} from '#src/kit/stand-ins/index.js';
+import { sentencesIn } from '#src/kit/stand-ins/of-kit.js';
+import { breakPlaces, lineStarts } from '#src/kit/stand-ins/lines.js';
+import { localFonts, localSetter, setterOf } from '#src/kit/stand-ins/text-setter.js';
+import { readSample } from '../../test-support/paths.js';
+
+/** Every letter as wide as the other. */
+const even = (text: string, width = 1) => Float64Array.from({ length: text.length + 1 }, (_, i) => i * width);
+
+describe('lines', () => {
+  test.each<[string, string, number, string[]]>([
+    ['as much as fits', 'aaa bbb ccc', 7, ['aaa bbb ', 'ccc']],
+    ['spaces at the end hang', 'aaa bbb ccc', 3, ['aaa ', 'bbb ', 'ccc']],
+    ['a long word stands alone', 'aaaaaaaaa b', 4, ['aaaaaaaaa ', 'b']],
+    ['forced breaks', 'a\nb c', 9, ['a\n', 'b c']],
+    ['hyphens and dashes end lines', 'well-known—so', 6, ['well-', 'known—', 'so']],
+    ['no-break spaces hold', 'a 12\u00a0km b', 6, ['a ', '12\u00a0km ', 'b']],
+    ['everything in one', 'a b', Infinity, ['a b']],
+  ])('%s', (_, text, measure, expected) => {
+    const starts = [0, ...lineStarts(breakPlaces(text), even(text), measure), text.length];
+    expect(starts.slice(1).map((end, i) => text.slice(starts[i], end))).toEqual(expected);
+  });
+});
+
+describe('the size of a stand-in', () => {
+  const words =
+    'The first boat leaves Skerrow at twenty to seven and calls at Quernsay if somebody waves to it';
+  const fitted = (factor: number): FittedText[] =>
+    [words, words.slice(20), `${words} ${words}`].map((text) => ({
+      face: even(text, 8),
+      local: even(text, 8 / factor),
+      places: breakPlaces(text),
+      measures: [120, 155, 201, 260, 333].map((px) => ({ px, face: px })),
+      count: 1,
+    }));
+
+  test.each([0.8, 0.95, 1, 1.07, 1.3])(
+    'a font that is %d of the size is found out, and nothing moves',
+    (factor) => {
+      const texts = fitted(factor);
+      expect(widthRatio(texts)).toBeCloseTo(factor, 6);
+      const { scale, moves } = bestScale(texts);
+      expect(Math.abs(scale / factor - 1)).toBeLessThan(0.01);
+      expect(moves).toMatchObject({ paragraphs: 15, otherCount: 0 });
+      if (factor !== 1) expect(movesOf(texts, 1).otherBreaks).toBeGreaterThan(0);
+    },
+  );
+});
+
+test.each<[[number, number], Record<number, number>, [number, number][]]>([
+  [[400, 400], {}, [[400, 400]]],
+  [
+    [300, 800],
+    {},
+    [
+      [300, 599],
+      [600, 800],
+    ],
+  ],
+  [
+    [300, 500],
+    { 300: 900, 500: 900 },
+    [
+      [300, 400],
+      [401, 500],
+    ],
+  ],
+  [
+    [300, 800],
+    { 400: 900, 700: 900 },
+    [
+      [300, 599],
+      [600, 800],
+    ],
+  ],
+  [
+    [300, 800],
+    { 300: 900, 400: 900, 500: 5, 700: 900 },
+    [
+      [300, 350],
+      [351, 599],
+      [600, 800],
+    ],
+  ],
+  [[100, 500], { 400: 900 }, [[100, 500]]],
+])('weights %j, asked for %j, share their stand-ins so: %j', (weight, asked, bands) => {
+  const letters = new Map(Object.entries(asked).map(([one, count]) => [Number(one), count]));
+  expect(bandsOf(weight, letters)).toEqual(bands);
+});
+
+test('what is known of local fonts says what was measured, and has widths of letters', () => {
+  for (const { name, measured, faces } of localFonts) {
+    expect([name, measured.length > 0]).toEqual([name, true]);
+    for (const face of faces) {
+      const reaches = localSetter(face).reaches('Quay Řž fjord 4.20', { language: 'en' });
+      expect([name, reaches !== undefined && reaches[18] > 5 && reaches[18] < 20]).toEqual([name, true]);
+    }
+  }
+  expect(localSetter(localFonts[0].faces[0]).reaches('漢', { language: 'ja' })).toBeUndefined();
+});
+
+test('a face by its own widths stands in for itself', () => {
+  const { font } = openFont(readSample('FerrywakeSans-Regular.ttf'));
+  const face: StandInFace = {
+    family: 'Ferrywake Sans',
+    weight: [400, 400],
+    style: 'normal',
+    stretch: [100, 100],
+    stack: ['Ferrywake Sans', 'sans-serif'],
+    font,
+  };
+  const measured = [{ name: 'Same', names: ['Same'], weight: 400, italic: false, font }];
+  const [{ standIns, isOfSite }] = standInsFor(face, [], sentencesIn(face, ['en', 'el']), measured);
+  expect(isOfSite).toBe(false);
+  expect(standIns.map(({ local, sizeAdjust }) => [local, sizeAdjust])).toEqual([
+    ['Same', expect.closeTo(1, 2)],
+  ]);
+  const reaches = setterOf(font).reaches('a', { language: 'en' })!;
+  const rule = standInRule({ ...face, unicodeRange: 'U+20-7E' }, {
+    ...standIns[0],
+    sizeAdjust: reaches[1],
+  } as StandIn);
+  expect(rule).toMatch(/size-adjust: \d\d\.?\d*%;\n {2}ascent-override: [\d.]+%;/);
+  expect(rule).toMatch(/src: local\("Same"\);\n {2}unicode-range: U\+20-7E;/);
+});
