@@ -1,13 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { openFont } from '#src/core/containers/index.js';
 import { bestScale, movesOf, widthRatio, type FittedText } from '#src/kit/stand-ins/fit.js';
-import {
-  bandsOf,
-  standInRule,
-  standInsFor,
-  type StandIn,
-  type StandInFace,
-} from '#src/kit/stand-ins/index.js';
+import { bandsOf, standInRule, standInsFor, type StandInFace } from '#src/kit/stand-ins/index.js';
 import { sentencesIn } from '#src/kit/stand-ins/of-kit.js';
 import { breakPlaces, lineStarts } from '#src/kit/stand-ins/lines.js';
 import { localFonts, localSetter, setterOf } from '#src/kit/stand-ins/text-setter.js';
@@ -125,10 +119,13 @@ test('a face by its own widths stands in for itself', () => {
     ['Same', expect.closeTo(1, 2)],
   ]);
   const reaches = setterOf(font).reaches('a', { language: 'en' })!;
-  const rule = standInRule({ ...face, unicodeRange: 'U+20-7E' }, {
-    ...standIns[0],
-    sizeAdjust: reaches[1],
-  } as StandIn);
+  const rule = standInRule(
+    { ...face, unicodeRange: 'U+20-7E' },
+    {
+      ...standIns[0],
+      sizeAdjust: reaches[1],
+    },
+  );
   expect(rule).toMatch(/size-adjust: \d\d\.?\d*%;\n {2}ascent-override: [\d.]+%;/);
   expect(rule).toMatch(/src: local\("Same"\);\n {2}unicode-range: U\+20-7E;/);
 });

@@ -21,10 +21,24 @@ const sourceOrder: readonly ReachedFormat['format'][] = ['eot', 'woff2', 'woff',
  */
 export function faceRules(face: KitFace, base: string): string {
   if (face.standIns.length === 0) return rulesOf(face, base, face.weight);
-  return face.standIns
-    .map((band) => [...standInRules(face, band), rulesOf(face, base, band.weight, true)].join('\n'))
-    .join('\n');
+  const of = (band: StandInBand) =>
+    [...standInRules(face, band), rulesOf(face, base, band.weight, true)].join('\n');
+  const [first, ...others] = face.standIns;
+  if (others.length === 0) return of(first);
+  const block = (condition: string, rules: string) =>
+    `@supports ${condition} {\n${rules.replace(/^(?=.)/gm, '  ')}}\n`;
+  return [
+    block(`(${isFirefox})`, of({ ...mainBand(face), weight: face.weight })),
+    block(`not (${isFirefox})`, face.standIns.map(of).join('\n')),
+  ].join('\n');
 }
+
+/**
+ * Rules of several weights share a file, which Firefox fetches once for each of them: there all weights have the stand-in of those
+ * that most text is set in.
+ */
+const mainBand = ({ standIns }: KitFace): StandInBand =>
+  standIns.reduce((most, band) => (band.letters > most.letters ? band : most));
 
 /**
  * What stands in for a face: the same family and the same descriptors, so that browsers draw it while the face is on its way and
@@ -58,11 +72,12 @@ function loadingRules(kit: MadeKit): string[] {
     faces.some((face) => face.standIns.length > 0 && olderParts(face).length === 0),
   );
   const letters = new Map<string, number>();
-  for (const { style, standIns } of families.flatMap(({ faces }) => [...faces]))
-    for (const { weight, letters: own } of standIns) {
-      const key = `${style === 'normal' ? '' : `${style} `}${usualIn(weight)}`;
-      letters.set(key, (letters.get(key) ?? 0) + own);
-    }
+  for (const face of families.flatMap(({ faces }) => [...faces])) {
+    if (face.standIns.length === 0) continue;
+    const { weight, letters: own } = mainBand(face);
+    const key = `${face.style === 'normal' ? '' : `${face.style} `}${usualIn(weight)}`;
+    letters.set(key, (letters.get(key) ?? 0) + own);
+  }
   const stack = fontFamilyList(['serif', ...families.map(({ family }) => family)]);
   const rules = [...letters]
     .sort(([a, most], [b, other]) => other - most || (a < b ? -1 : 1))
