@@ -17,7 +17,14 @@ const folder = mkdtempSync(join(tmpdir(), 'dense-glyph-shots-'));
 const program = join(root, 'dist/bin/dense-glyph.js');
 const pictures = join(root, 'docs/screenshots');
 
+/** Pictures of commands that are named; without any all are taken. */
+const wanted = process.argv.slice(2);
+
 async function terminal(name, command, rows) {
+  if (wanted.length > 0 && !wanted.includes(name)) {
+    spawnSync('bash', ['-c', command], { cwd: folder });
+    return;
+  }
   // Ctrl+C and the prompt are left out: the picture shows what the command says.
   const script = join(folder, `${name}.sh`);
   const shown = command.replace(`node ${program}`, 'dense-glyph').replace(/ \| head .*/, '');
@@ -95,6 +102,11 @@ try {
   execFileSync('node', [program, 'wire', '--quiet', ...config.split(' ')], { cwd: folder });
   cpSync(join(root, 'sample/fonts'), join(folder, 'fonts'), { recursive: true });
   await terminal('build', `node ${program} build --config ferries/dense-glyph.config.yaml`, 25);
+  await terminal(
+    'fallback',
+    `node ${program} fallback fonts/FerrywakeSans-Regular.ttf fonts/FerrywakeSans-Bold.ttf fonts/LampbuoySlab-Bold.otf --site ferries/site`,
+    40,
+  );
   await terminal('convert', `node ${program} convert fonts --to woff2,woff --out web`, 24);
   await terminal('inspect', `node ${program} inspect fonts/FerrywakeSans-Variable.ttf --weigh`, 45);
   await terminal('inspect-many', `node ${program} inspect fonts`, 40);
@@ -109,8 +121,10 @@ try {
   // It ends with 1, as the site has what there is to find.
   spawnSync('node', [program, 'scan', 'before', '--page', 'scan.html', '--quiet'], { cwd: folder });
   execFileSync('node', [program, 'inspect', variable, '--page', 'specimen.html', '--quiet'], { cwd: folder });
-  await pages();
-  await broughtHome();
+  if (wanted.length === 0) {
+    await pages();
+    await broughtHome();
+  }
 } finally {
   rmSync(folder, { recursive: true, force: true });
 }

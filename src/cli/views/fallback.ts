@@ -1,7 +1,7 @@
 import colors from 'picocolors';
 import type { FallbackResult } from '../../app/stand-ins/fallback.js';
 import type { Moves, PageMoves, StandIn } from '../../kit/stand-ins/index.js';
-import { count, table, type Column } from './words.js';
+import { count, table, wrapped, type Column } from './words.js';
 
 type Face = FallbackResult['faces'][number];
 
@@ -16,8 +16,11 @@ const columns: readonly Column[] = [
   { title: 'tuned', align: 'right' },
 ];
 
-const pagesShown = 12;
-const movedShown = 6;
+const pagesShown = 7;
+const movedShown = 4;
+const widest = 110;
+
+const prose = (text: string): string[] => wrapped(text.split(' '), widest);
 
 /** The stand-ins of each face, and what still moves. @param all whether all pages are shown */
 export function fallbackLines({ faces, pages, findings }: FallbackResult, all = false): string[] {
@@ -69,8 +72,8 @@ function wordsOf(faces: readonly Face[], pages: readonly PageMoves[]): string[] 
         ? 'the text of the site, in its own lines'
         : 'the text of the site, in its own lines; sentences where it has hardly any in a face';
   return [
-    `Other lines: paragraphs that have another number of lines until the face arrives, of ${text}.`,
-    `Widths: ${measured.join(', ')}; without the kerning of local fonts.`,
+    ...prose(`Other lines: paragraphs that have another number of lines until the face arrives, of ${text}.`),
+    ...prose(`Widths: ${measured.join(', ')}; without the kerning of local fonts.`),
   ];
 }
 
@@ -92,7 +95,13 @@ function pageLines(pages: readonly PageMoves[], all: boolean): string[] {
     sum(({ paragraphs }) => paragraphs),
     'paragraph',
   )} on ${count(new Set(pages.map(({ page }) => page)).size, 'page')} at ${[...new Set(pages.map(({ width }) => width))].join(', ')} px: ${sum(({ untuned }) => untuned)} have other lines with local fonts as they are, ${sum(({ tuned }) => tuned)} tuned.`;
-  const moved = moving.flatMap((page) => page.moved).slice(0, all ? Infinity : movedShown);
+  const told = moving
+    .flatMap((page) => page.moved)
+    .map(
+      ({ page, line, element, text, measure, lines }) =>
+        `  ${page}:${line} ${element} at ${Math.round(measure)} px: ${lines.standIn} instead of ${lines.face} lines: ${text}`,
+    );
+  const moved = [...new Set(told)].slice(0, all ? Infinity : movedShown);
   return [
     '',
     ...table(
@@ -108,10 +117,7 @@ function pageLines(pages: readonly PageMoves[], all: boolean): string[] {
     ...(moving.length > shown.length
       ? [`and ${moving.length - shown.length} more; --verbose lists them`]
       : []),
-    total,
-    ...moved.map(
-      ({ page, line, element, text, measure, lines }) =>
-        `  ${page}:${line} ${element} at ${Math.round(measure)} px: ${lines.standIn} instead of ${lines.face} lines: ${text}`,
-    ),
+    ...prose(total),
+    ...moved,
   ];
 }
