@@ -2,7 +2,7 @@ export default {
   rootDir: 'build/test',
   testMatch: ['**/*.test.js'],
   transform: {},
-  testTimeout: 60_000,
+  testTimeout: 120_000,
   maxWorkers: 2,
   reporters: [['default', { summaryThreshold: 1 }]],
 };

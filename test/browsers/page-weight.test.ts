@@ -43,7 +43,7 @@ beforeAll(async () => {
   server = await LoggingServer.start(
     Object.fromEntries(Object.keys(pages).map((page) => [`/${page}/`, folder])),
   );
-}, 60_000);
+}, 240_000);
 afterAll(async () => {
   await server.close();
   rmSync(folder, { recursive: true, force: true });

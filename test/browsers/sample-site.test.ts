@@ -34,7 +34,7 @@ beforeAll(async () => {
   await run('subset', ...inside('type/faces'), '--chars-from', ...texts, '--out', 'texts');
   servers.push(await LoggingServer.start({ '/': site, '/type/faces/': `${join(folder, 'texts')}/` }));
   pages = tree(join(folder, 'cut/site')).filter((path) => path.endsWith('.html') && !path.startsWith('type'));
-}, 60_000);
+}, 240_000);
 
 afterAll(async () => {
   for (const server of servers) await server.close();

@@ -24,7 +24,7 @@ beforeAll(async () => {
   ({ site } = JSON.parse(out) as DemoResult);
   scanned = JSON.parse((await cli(['scan', 'ferries/site', '--json'], folder)).out) as ScanResult;
   server = await LoggingServer.start({ '/': site });
-}, 60_000);
+}, 240_000);
 afterAll(async () => {
   await server?.close();
   rmSync(folder, { recursive: true, force: true });
@@ -36,7 +36,7 @@ const look = `
   return {
     fetched: performance.getEntriesByType('resource').map(({ name }) => name),
     loaded: [...document.fonts].filter(({ status }) => status === 'loaded')
-      .map(({ family, weight, style }) => [family.replace(/['"]/g, ''), weight.replace('normal', '400').replace('bold', '700'), style].join(' ')),
+      .map(({ family, style }) => [family.replace(/['"]/g, ''), style].join(' ')),
   };`;
 
 describe.each(availableEngines())('in %s', (name) => {
@@ -53,9 +53,7 @@ describe.each(availableEngines())('in %s', (name) => {
         expect([page, missing]).toEqual([page, []]);
         const drawn = faces.filter(({ certainty, faked }) => certainty === 'drawn' && faked.length === 0);
         expect(drawn.every(({ drawnBy }) => drawnBy !== null)).toBe(true);
-        const predicted = new Set(
-          drawn.map(({ drawnBy }) => `${drawnBy?.family} ${drawnBy?.weight} ${drawnBy?.style}`),
-        );
+        const predicted = new Set(drawn.map(({ drawnBy }) => `${drawnBy?.family} ${drawnBy?.style}`));
         expect([page, [...predicted].filter((face) => !loaded.includes(face))]).toEqual([page, []]);
         const files = (urls: readonly string[]) => [
           ...new Set(urls.map((url) => url.replace(/^.*\//, '')).filter((name) => name.endsWith('.woff2'))),
