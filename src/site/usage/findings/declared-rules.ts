@@ -1,4 +1,3 @@
-import { faceKey } from '../../../core/face/index.js';
 import { finding } from '../../../findings.js';
 import type { FaceRule } from '../declared-faces.js';
 import type { LinkedStylesheet, OnPages } from '../found-on-pages.js';
@@ -26,17 +25,30 @@ export function declaredRules(
 ): void {
   const all = declaredOn(pages);
   const unneeded = unneededSheets(all, sheets, collected);
-  const drawn = new Set(all.flatMap(({ rule, drawnOn }) => (drawnOn.size > 0 ? [faceKey(rule)] : [])));
+  const drawnRules = all.flatMap(({ rule, drawnOn }) => (drawnOn.size > 0 ? [rule] : []));
+  const drawnFiles = new Set(
+    all.flatMap(({ rule, drawnOn }) => (drawnOn.size > 0 ? [rule.source?.url] : [])),
+  );
   for (const { rule, pages: where, drawnOn } of all) {
     if (drawnOn.size > 0 || unneeded.has(rule.rule.file) || isMissing(rule)) continue;
     // A part for text that nobody foresaw is fetched by nobody else.
-    const isOtherPart = rule.characters !== undefined && drawn.has(faceKey(rule));
-    if (!isOtherPart) unusedFace(rule, where, collected);
+    const isOtherPart = rule.characters !== undefined && drawnRules.some((one) => isSameFace(one, rule));
+    // Another rule draws the same file, as one for other browsers does.
+    const isSameFile = rule.source?.url !== undefined && drawnFiles.has(rule.source.url);
+    if (!isOtherPart && !isSameFile) unusedFace(rule, where, collected);
   }
   missingDisplay(all, collected);
   manyFaces(pages, all, collected);
   for (const page of pages) doubledFaces(page, collected);
 }
+
+/** Whether both are rules of one face, or of some of its weights. */
+const isSameFace = (a: FaceRule, b: FaceRule): boolean =>
+  a.family.toLowerCase() === b.family.toLowerCase() &&
+  a.style === b.style &&
+  a.stretch[0] === b.stretch[0] &&
+  a.weight[0] <= b.weight[1] &&
+  b.weight[0] <= a.weight[1];
 
 function declaredOn(pages: readonly PageDemand[]): Declared[] {
   const all = new Map<FaceRule, Declared>();
