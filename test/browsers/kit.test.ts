@@ -112,6 +112,12 @@ describe.each(availableEngines())('in %s', (name) => {
       await engine.run('await document.fonts.ready;');
       const fonts = server.take().filter(({ path }) => /\.(woff2?|ttf|otf|eot|svg)$/.test(path));
       expect(fonts.every(({ path }) => path.endsWith('.woff2'))).toBe(true);
+      const isTaken = await engine.run<boolean>(
+        `const faces = argument.map((path) => new FontFace('Alone', 'url("' + path + '")').load());
+         return Promise.all(faces).then(() => true, () => false);`,
+        fonts.map(({ path }) => path),
+      );
+      expect(isTaken).toBe(true);
       const counts = new Map<string, number>();
       for (const { path } of fonts) counts.set(path, (counts.get(path) ?? 0) + 1);
       expect([...counts.values()].every((count) => count === 1)).toBe(true);

@@ -16,13 +16,16 @@ test('fonts alone: for each system the font that fits, by sentences', () =>
   inFolder(async (folder) => {
     cpSync(sampleFonts, join(folder, 'fonts'), { recursive: true });
     const { out, code } = await cli(
-      ['fallback', 'fonts/FerrywakeSans-Bold.ttf', 'fonts/TidelogMono-Regular.ttf', '--languages', 'el,pl'],
+      [
+        ...['fallback', 'fonts/FerrywakeSans-Bold.ttf', 'fonts/TidelogMono-Regular.ttf'],
+        ...['--languages', 'el,pl', '--css', 'local.css'],
+      ],
       folder,
     );
     expect(code).toBe(0);
     expect(out).toMatch(/^Ferrywake Sans 700 +(Arial|Calibri|Roboto|DejaVu Sans) /m);
     expect(out).toMatch(/^Tidelog Mono 400 +(Courier New|DejaVu Sans Mono) /m);
-    expect(out).toContain('local("Arial Bold")');
+    expect(readFileSync(join(folder, 'local.css'), 'utf8')).toContain('local("Arial Bold")');
     expect(out).toMatch(/Arial by Liberation Sans/);
   }));
 
@@ -46,6 +49,18 @@ test('a site: fitted to its own text, with what still moves on each page', () =>
     expect(moved.every(({ lines }) => lines.face !== lines.standIn)).toBe(true);
   }));
 
+test('rules to paste are for the weights of the face, as it is declared', () =>
+  inSample(async (folder) => {
+    const { out } = await cli(
+      ['fallback', 'fonts/FerrywakeSans-Variable.ttf', '--site', 'site', '--json'],
+      folder,
+    );
+    const { rules, faces } = JSON.parse(out) as FallbackResult;
+    expect(faces[0].bands.length).toBeGreaterThan(1);
+    expect([...new Set(rules.match(/font-weight: [^;]*/g))]).toEqual(['font-weight: 300 800']);
+    expect(rules.match(/unicode-range: /g)).toHaveLength(rules.match(/@font-face/g)!.length);
+  }));
+
 test('a local font as a file is measured as well; a missing one is told', () =>
   inSample(async (folder) => {
     const call = ['fallback', 'fonts/FerrywakeSans-Regular.ttf', '--json', '--measure'];
@@ -54,6 +69,12 @@ test('a local font as a file is measured as well; a missing one is told', () =>
     expect(bands[0].standIns.map(({ local, sizeAdjust, names }) => [local, sizeAdjust, names])).toEqual([
       ['Ferrywake Sans', expect.closeTo(1, 2), ['Ferrywake Sans', 'FerrywakeSans-Regular']],
     ]);
+    const onSite = await cli(
+      ['fallback', '--site', 'site', '--json', '--measure', 'fonts/FerrywakeSans-Regular.ttf'],
+      folder,
+    );
+    const { pages } = JSON.parse(onSite.out) as FallbackResult;
+    expect(pages.reduce((sum, { paragraphs }) => sum + paragraphs, 0)).toBeGreaterThan(400);
     const missing = await cli([...call, 'fonts/Absent.ttf'], folder);
     expect([missing.code, missing.err]).toEqual([3, expect.stringContaining('fonts/Absent.ttf')]);
   }));

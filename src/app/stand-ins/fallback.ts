@@ -2,6 +2,8 @@ import { resolve } from 'node:path';
 import { loadConfig } from '../../config/load.js';
 import { faceLabel } from '../../core/face/index.js';
 import { name } from '../../core/tables/index.js';
+import { mappedCharacters } from '../../core/text/mapped-characters.js';
+import { unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import { nameID, nameOf } from '../../core/tables/name.js';
 import type { Source } from '../../core/source/index.js';
 import type { DenseGlyphError } from '../../errors.js';
@@ -11,6 +13,7 @@ import { writeWhole } from '../../io/write-whole.js';
 import { chosenFaces } from '../../kit/planning/chosen.js';
 import {
   FaceSetters,
+  mainBand,
   pageMoves,
   sentencesIn,
   standInRule,
@@ -110,10 +113,15 @@ export async function fallback(request: FallbackRequest, progress?: OnProgress):
 
 const labelOf = (face: NamedFace) => `${face.family} ${faceLabel(face)}`;
 
-const rulesOf = ({ family, style, stretch }: NamedFace, bands: readonly StandInBand[]): string[] =>
-  bands.flatMap(({ weight, standIns }) =>
-    standIns.map((one) => standInRule({ family, style, stretch, weight }, one)),
+/** For a rule of all weights of the face, which stays as it is: rules of other weights would keep browsers from it. */
+function rulesOf(face: NamedFace, bands: readonly StandInBand[]): string[] {
+  if (bands.length === 0) return [];
+  const { family, weight, style, stretch, font } = face;
+  const unicodeRange = unicodeRangeText(mappedCharacters(font).ranges());
+  return mainBand(bands).standIns.map((one) =>
+    standInRule({ family, weight, style, stretch, unicodeRange }, one),
   );
+}
 
 /** Faces that are named, or those of the config, with the site that they are for. */
 async function facesOf(

@@ -31,7 +31,8 @@ export function fallbackLines({ faces, pages, findings }: FallbackResult, all = 
     ...pageLines(pages, all),
     ...findings.map(({ message, advice }) => `${colors.yellow('note')}  ${message}: ${advice}`),
     '',
-    `${colors.bold('Next')}  put the rules before those of the faces, in the same stylesheet; kits of build have them.`,
+    `${colors.bold('Next')}  put the rules before those of the faces, which name the same family, weight and style;`,
+    '      kits of build have them already, for each weight.',
   ];
 }
 

@@ -4,7 +4,7 @@ import { CodePointSet } from '../../core/text/code-point-set.js';
 import { unicodeRangeText, type CodePointRanges } from '../../core/text/unicode-ranges.js';
 import { loadingMark } from '../../site/css/loading-mark.js';
 import { facesOf, type KitFace, type MadeKit } from '../kit.js';
-import { standInRule, type StandInBand } from '../stand-ins/index.js';
+import { mainBand, standInRule, type StandInBand } from '../stand-ins/index.js';
 import { fetchedPart, olderParts, restOf, type MadeFace, type Part } from '../planning/made.js';
 import type { ReachedFormat } from '../reach.js';
 
@@ -21,36 +21,35 @@ const sourceOrder: readonly ReachedFormat['format'][] = ['eot', 'woff2', 'woff',
  */
 export function faceRules(face: KitFace, base: string): string {
   if (face.standIns.length === 0) return rulesOf(face, base, face.weight);
+  const range = standInRange(face);
   const of = (band: StandInBand) =>
-    [...standInRules(face, band), rulesOf(face, base, band.weight, true)].join('\n');
+    [...standInRules(face, band, range), rulesOf(face, base, band.weight, true)].join('\n');
   const [first, ...others] = face.standIns;
   if (others.length === 0) return of(first);
   const block = (condition: string, rules: string) =>
     `@supports ${condition} {\n${rules.replace(/^(?=.)/gm, '  ')}}\n`;
   return [
-    block(`(${isFirefox})`, of({ ...mainBand(face), weight: face.weight })),
+    // Rules of several weights share a file, which Firefox fetches once for each of them.
+    block(`(${isFirefox})`, of({ ...mainBand(face.standIns), weight: face.weight })),
     block(`not (${isFirefox})`, face.standIns.map(of).join('\n')),
   ].join('\n');
 }
-
-/**
- * Rules of several weights share a file, which Firefox fetches once for each of them: there all weights have the stand-in of those
- * that most text is set in.
- */
-const mainBand = ({ standIns }: KitFace): StandInBand =>
-  standIns.reduce((most, band) => (band.letters > most.letters ? band : most));
 
 /**
  * What stands in for a face: the same family and the same descriptors, so that browsers draw it while the face is on its way and
  * where it never comes, without a change of any stack (CSS Fonts 4, section 4.1: of rules alike the last one that has a
  * character).
  */
-function standInRules(face: KitFace, { weight, standIns }: StandInBand): string[] {
-  const { family, style, stretch, slant, parts } = face;
+function standInRules(face: KitFace, { weight, standIns }: StandInBand, unicodeRange: string): string[] {
+  const { family, style, stretch, slant } = face;
+  return standIns.map((one) => standInRule({ family, weight, style, stretch, slant, unicodeRange }, one));
+}
+
+/** What the face has, so that other characters go on to the stack. */
+function standInRange({ parts }: KitFace): string {
   const all = new CodePointSet();
   for (const { characters } of parts) for (const [first, last] of characters) all.addRange(first, last);
-  const unicodeRange = `${unicodeRangeText(withSpace(all.ranges()))}, U+${markCode}`;
-  return standIns.map((one) => standInRule({ family, weight, style, stretch, slant, unicodeRange }, one));
+  return `${unicodeRangeText(withSpace(all.ranges()))}, U+${markCode}`;
 }
 
 /** Pseudo-elements that come before the body and that pages hardly ever use. */
@@ -74,7 +73,7 @@ function loadingRules(kit: MadeKit): string[] {
   const letters = new Map<string, number>();
   for (const face of families.flatMap(({ faces }) => [...faces])) {
     if (face.standIns.length === 0) continue;
-    const { weight, letters: own } = mainBand(face);
+    const { weight, letters: own } = mainBand(face.standIns);
     const key = `${face.style === 'normal' ? '' : `${face.style} `}${usualIn(weight)}`;
     letters.set(key, (letters.get(key) ?? 0) + own);
   }

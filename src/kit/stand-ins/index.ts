@@ -3,6 +3,7 @@ export { paragraphsOf, type SampleParagraph, type SampleRun } from './sample.js'
 export {
   bandsOf,
   FaceSetters,
+  mainBand,
   standInsFor,
   type MeasuredFont,
   type StandIn,

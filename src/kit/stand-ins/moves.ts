@@ -6,13 +6,14 @@ import type { SampleParagraph, SampleRun } from './sample.js';
 import {
   joined,
   setMeasure,
+  standInSetter,
   zeroOf,
   type FaceSetters,
   type LocalSystem,
   type StandInBand,
   type StandInFace,
 } from './stand-ins.js';
-import { localFonts, localSetter, type TextSetter } from './text-setter.js';
+import type { TextSetter } from './text-setter.js';
 
 /** A paragraph that has another number of lines once its faces are there. */
 export interface MovedParagraph {
@@ -129,7 +130,6 @@ function localOf(
 ): { setter: TextSetter; scale: number } | undefined {
   const band = bands.find(({ weight: [, high] }) => weight <= high) ?? bands.at(-1);
   const standIn = band?.standIns.find(({ systems: its }) => its.includes(system));
-  if (!standIn) return undefined;
-  const face = localFonts.flatMap(({ faces }) => faces).find(({ names }) => names === standIn.names);
-  return face && { setter: localSetter(face), scale: standIn.sizeAdjust };
+  const setter = standIn && standInSetter(standIn);
+  return setter && { setter, scale: standIn.sizeAdjust };
 }

@@ -149,9 +149,9 @@ function fitted<Face extends StandInFace>(
   paragraphs: readonly SampleParagraph<Face>[],
   measured: readonly MeasuredFont[],
 ): StandIn[] {
-  const setters = new FaceSetters(face);
+  const faceSetters = new FaceSetters(face);
   const results = candidatesFor(face, weight, measured).flatMap((candidate) => {
-    const texts = fittedTexts(paragraphs, setters, candidate.setter);
+    const texts = fittedTexts(paragraphs, faceSetters, candidate.setter);
     if (texts.length === 0) return [];
     const { scale, moves } = bestScale(texts);
     return [{ candidate, scale, tuned: moves, untuned: movesOf(texts, 1) }];
@@ -165,19 +165,32 @@ function fitted<Face extends StandInFace>(
   }
   return [...chosen]
     .sort(([a], [b]) => shareOf(b.tuned) - shareOf(a.tuned))
-    .map(([{ candidate, scale, tuned, untuned }, its]) => ({
-      local: candidate.name,
-      systems: its,
-      names: candidate.names,
-      measured: candidate.measured,
-      sizeAdjust: scale,
-      ascent: percent(lines.ascent / scale),
-      descent: percent(lines.descent / scale),
-      lineGap: percent(lines.lineGap / scale),
-      untuned,
-      tuned,
-    }));
+    .map(([{ candidate, scale, tuned, untuned }, its]) => {
+      const standIn: StandIn = {
+        local: candidate.name,
+        systems: its,
+        names: candidate.names,
+        measured: candidate.measured,
+        sizeAdjust: scale,
+        ascent: percent(lines.ascent / scale),
+        descent: percent(lines.descent / scale),
+        lineGap: percent(lines.lineGap / scale),
+        untuned,
+        tuned,
+      };
+      setters.set(standIn, candidate.setter);
+      return standIn;
+    });
 }
+
+/** What sets text in a stand-in as it is. */
+const setters = new WeakMap<StandIn, TextSetter>();
+
+export const standInSetter = (standIn: StandIn): TextSetter | undefined => setters.get(standIn);
+
+/** Of the weights of a face those that most text is set in. */
+export const mainBand = (bands: readonly StandInBand[]): StandInBand =>
+  bands.reduce((most, band) => (band.letters > most.letters ? band : most));
 
 const percent = (share: number) => Math.round(share * 10_000) / 100;
 const away = (scale: number) => Math.abs(Math.log(scale));

@@ -1,3 +1,4 @@
+import { faceKey } from '../../../core/face/index.js';
 import { finding } from '../../../findings.js';
 import type { FaceRule } from '../declared-faces.js';
 import type { LinkedStylesheet, OnPages } from '../found-on-pages.js';
@@ -25,30 +26,31 @@ export function declaredRules(
 ): void {
   const all = declaredOn(pages);
   const unneeded = unneededSheets(all, sheets, collected);
-  const drawnRules = all.flatMap(({ rule, drawnOn }) => (drawnOn.size > 0 ? [rule] : []));
-  const drawnFiles = new Set(
-    all.flatMap(({ rule, drawnOn }) => (drawnOn.size > 0 ? [rule.source?.url] : [])),
-  );
-  for (const { rule, pages: where, drawnOn } of all) {
-    if (drawnOn.size > 0 || unneeded.has(rule.rule.file) || isMissing(rule)) continue;
-    // A part for text that nobody foresaw is fetched by nobody else.
-    const isOtherPart = rule.characters !== undefined && drawnRules.some((one) => isSameFace(one, rule));
-    // Another rule draws the same file, as one for other browsers does.
-    const isSameFile = rule.source?.url !== undefined && drawnFiles.has(rule.source.url);
-    if (!isOtherPart && !isSameFile) unusedFace(rule, where, collected);
+  const drawn = new Set(all.flatMap(({ rule, drawnOn }) => (drawnOn.size > 0 ? [faceKey(rule)] : [])));
+  // A part for text that nobody foresaw is fetched by nobody else.
+  const isNeeded = ({ rule, drawnOn }: Declared) =>
+    drawnOn.size > 0 || (rule.characters !== undefined && drawn.has(faceKey(rule)));
+  const needed = all.filter(isNeeded).map(({ rule }) => rule);
+  for (const declared of all) {
+    const { rule, pages: where } = declared;
+    if (isNeeded(declared) || unneeded.has(rule.rule.file) || isMissing(rule)) continue;
+    if (!needed.some((one) => isForOthers(rule, one))) unusedFace(rule, where, collected);
   }
   missingDisplay(all, collected);
   manyFaces(pages, all, collected);
   for (const page of pages) doubledFaces(page, collected);
 }
 
-/** Whether both are rules of one face, or of some of its weights. */
-const isSameFace = (a: FaceRule, b: FaceRule): boolean =>
-  a.family.toLowerCase() === b.family.toLowerCase() &&
-  a.style === b.style &&
-  a.stretch[0] === b.stretch[0] &&
-  a.weight[0] <= b.weight[1] &&
-  b.weight[0] <= a.weight[1];
+/** Whether a rule declares a file for just those browsers that another rule of the file is not for (CSS Conditional 3, section 6). */
+const isForOthers = (rule: FaceRule, other: FaceRule): boolean =>
+  rule.source?.url !== undefined &&
+  rule.source.url === other.source?.url &&
+  supportsOf(rule).some((text) =>
+    supportsOf(other).some((one) => one === `not ${text}` || text === `not ${one}`),
+  );
+
+const supportsOf = ({ rule: { conditions } }: FaceRule): string[] =>
+  conditions.flatMap(({ kind, text }) => (kind === 'supports' ? [text.trim()] : []));
 
 function declaredOn(pages: readonly PageDemand[]): Declared[] {
   const all = new Map<FaceRule, Declared>();
