@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { openFont } from '#src/core/containers/index.js';
-import { bestScale, movesOf, widthRatio, type FittedText } from '#src/kit/stand-ins/fit.js';
-import { bandsOf, standInRule, standInsFor, type StandInFace } from '#src/kit/stand-ins/index.js';
+import { asIs, bestScales, movesOf, reachesAt, type FittedText } from '#src/kit/stand-ins/fit.js';
+import { bandsOf, standInRules, standInsFor, type StandInFace } from '#src/kit/stand-ins/index.js';
 import { sentencesIn } from '#src/kit/stand-ins/of-kit.js';
 import { breakPlaces, lineStarts } from '#src/kit/stand-ins/lines.js';
 import { localFonts, localSetter, setterOf } from '#src/kit/stand-ins/text-setter.js';
@@ -28,26 +28,47 @@ describe('lines', () => {
 describe('the size of a stand-in', () => {
   const words =
     'The first boat leaves Skerrow at twenty to seven and calls at Quernsay if somebody waves to it';
-  const fitted = (factor: number): FittedText[] =>
-    [words, words.slice(20), `${words} ${words}`].map((text) => ({
-      face: even(text, 8),
-      local: even(text, 8 / factor),
-      places: breakPlaces(text),
-      measures: [120, 155, 201, 260, 333].map((px) => ({ px, face: px })),
-      count: 1,
-    }));
+  /** Letters and spaces of a local font are narrower by these factors. */
+  const fitted = (letters: number, spaces: number): FittedText[] =>
+    [words, words.slice(20), `${words} ${words}`].map((text) => {
+      const isSpace = [...text].map((one) => one === ' ');
+      const summed = (width: number, which: boolean) => {
+        const reaches = new Float64Array(text.length + 1);
+        isSpace.forEach((is, i) => (reaches[i + 1] = reaches[i] + (is === which ? width : 0)));
+        return reaches;
+      };
+      return {
+        face: even(text, 8),
+        faceSpaces: isSpace.filter(Boolean).length * 8,
+        local: {
+          letters: summed(8 / letters, false),
+          spaces: summed(8 / spaces, true),
+          added: new Float64Array(text.length + 1),
+        },
+        places: breakPlaces(text),
+        measures: [120, 155, 201, 260, 333].map((px) => ({ px, face: px })),
+        count: 1,
+      };
+    });
 
-  test.each([0.8, 0.95, 1, 1.07, 1.3])(
-    'a font that is %d of the size is found out, and nothing moves',
-    (factor) => {
-      const texts = fitted(factor);
-      expect(widthRatio(texts)).toBeCloseTo(factor, 6);
-      const { scale, moves } = bestScale(texts);
-      expect(Math.abs(scale / factor - 1)).toBeLessThan(0.01);
-      expect(moves).toMatchObject({ paragraphs: 15, otherCount: 0 });
-      if (factor !== 1) expect(movesOf(texts, 1).otherBreaks).toBeGreaterThan(0);
-    },
-  );
+  test.each([
+    [0.8, 0.8],
+    [0.95, 0.95],
+    [1, 1],
+    [1.07, 1.07],
+    [1.3, 1.3],
+    [0.9, 1.6],
+    [1.2, 0.5],
+  ])('a font that is %d of the size, its spaces %d, is found out, and nothing moves', (letters, spaces) => {
+    const texts = fitted(letters, spaces);
+    const { scales, moves } = bestScales(texts);
+    expect(moves).toMatchObject({ paragraphs: 15, otherCount: 0 });
+    const widthAt = (at: typeof scales) =>
+      texts.reduce((sum, { local }) => sum + (reachesAt(local, at).at(-1) ?? 0), 0);
+    expect(Math.abs(widthAt(scales) / widthAt({ letters, spaces }) - 1)).toBeLessThan(0.01);
+    expect(Math.sign(scales.spaces - scales.letters)).toBe(Math.sign(spaces - letters));
+    if (letters !== 1) expect(movesOf(texts, asIs).otherBreaks).toBeGreaterThan(0);
+  });
 });
 
 test.each<[[number, number], Record<number, number>, [number, number][]]>([
@@ -119,13 +140,16 @@ test('a face by its own widths stands in for itself', () => {
     ['Same', expect.closeTo(1, 2)],
   ]);
   const reaches = setterOf(font).reaches('a', { language: 'en' })!;
-  const rule = standInRule(
-    { ...face, unicodeRange: 'U+20-7E' },
-    {
-      ...standIns[0],
-      sizeAdjust: reaches[1],
-    },
-  );
-  expect(rule).toMatch(/size-adjust: \d\d\.?\d*%;\n {2}ascent-override: [\d.]+%;/);
-  expect(rule).toMatch(/src: local\("Same"\);\n {2}unicode-range: U\+20-7E;/);
+  const rule = { ...face, characters: [[0x20, 0x7e] as const], isLoadedAhead: false };
+  const [alike] = standInRules(rule, { ...standIns[0], sizeAdjust: reaches[1], spaceAdjust: reaches[1] });
+  expect(alike).toMatch(/size-adjust: \d\d\.?\d*%;\n {2}ascent-override: [\d.]+%;/);
+  expect(alike).toMatch(/src: local\("Same"\);\n {2}unicode-range: U\+20-7E;/);
+  // The first font of a line is the one that has the space: its metrics stay those of the face.
+  const apart = standInRules(rule, { ...standIns[0], sizeAdjust: 1, spaceAdjust: 2, ascent: 90 });
+  expect(
+    apart.map((one) => /ascent-override: ([\d.]+)%[^]*unicode-range: (.*);/.exec(one)?.slice(1)),
+  ).toEqual([
+    ['90', 'U+21-7E'],
+    ['45', 'U+20'],
+  ]);
 });

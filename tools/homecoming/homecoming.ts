@@ -4,29 +4,23 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { Arguments } from './arguments.js';
 import { homecoming } from './loop.js';
 import { writePatterns } from './patterns.js';
 
-const args = process.argv.slice(2);
-const valuesOf = (name: string): string[] => {
-  const at = args.indexOf(name);
-  if (at < 0) return [];
-  const rest = args.slice(at + 1);
-  const end = rest.findIndex((one) => one.startsWith('--'));
-  return end < 0 ? rest : rest.slice(0, end);
-};
-const named = args[0]?.startsWith('--') ? undefined : args[0];
+const args = new Arguments();
+const { named } = args;
 const patterns = named === undefined ? mkdtempSync(join(tmpdir(), 'dense-glyph-patterns-')) : undefined;
 if (patterns !== undefined) await writePatterns(patterns);
-const [most = '30'] = valuesOf('--most-pages');
-const [engines = 'chromium,firefox'] = valuesOf('--engines');
-const [hosted = patterns && join(patterns, 'hosted')] = valuesOf('--hosted');
-const [keep] = valuesOf('--keep');
+const [most = '30'] = args.valuesOf('--most-pages');
+const [engines = 'chromium,firefox'] = args.valuesOf('--engines');
+const [hosted = patterns && join(patterns, 'hosted')] = args.valuesOf('--hosted');
+const [keep] = args.valuesOf('--keep');
 const report = await homecoming({
   site: named ?? join(patterns!, 'site'),
-  pages: valuesOf('--pages'),
+  pages: args.valuesOf('--pages'),
   mostPages: Number(most),
-  runsScripts: args.includes('--scripts'),
+  runsScripts: args.has('--scripts'),
   widths: [1280, 390],
   engines: engines.split(',').filter((one) => one === 'chromium' || one === 'firefox'),
   hosted,

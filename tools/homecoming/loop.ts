@@ -39,39 +39,68 @@ interface Shot {
   requests: CountedRequest[];
 }
 
-/** The loop in a copy: adopt, init, build, wire; pages before and after; then undo. */
-export async function homecoming(request: HomecomingRequest): Promise<HomecomingReport> {
-  const folder = request.keep ?? mkdtempSync(join(tmpdir(), 'dense-glyph-homecoming-'));
+/** A site as it was and as it came home, and what stands in for hosts. */
+export interface BothStates {
+  project: string;
+  before: string;
+  after: string;
+  pages: readonly string[];
+  standIn: CountingServer;
+  /** Addresses of hosts that go on being asked, as the commands say. */
+  stays: string;
+}
+
+export type Preparation = Pick<
+  HomecomingRequest,
+  'site' | 'pages' | 'mostPages' | 'runsScripts' | 'hosted' | 'say'
+>;
+
+/** Adopt, init, build and wire in a copy. @param folder it is made in; emptied before */
+export async function inBothStates(
+  request: Preparation,
+  folder: string,
+  problems: string[],
+  use: (states: BothStates) => Promise<void>,
+): Promise<void> {
   rmSync(folder, { recursive: true, force: true });
   const project = join(folder, 'project');
-  const site = join(project, 'site');
+  const after = join(project, 'site');
   mkdirSync(project, { recursive: true });
-  cpSync(request.site, site, { recursive: true, filter: (path) => basename(path) !== 'node_modules' });
+  cpSync(request.site, after, { recursive: true, filter: (path) => basename(path) !== 'node_modules' });
   const drawings = {
     upright: readFileSync(join(sampleFonts, 'FerrywakeSans-Variable.ttf')),
     italic: readFileSync(join(sampleFonts, 'FerrywakeSans-VariableItalic.ttf')),
   };
-  const standIn = await startStandIn(request.hosted, familiesNamed(site), drawings);
+  const standIn = await startStandIn(request.hosted, familiesNamed(after), drawings);
   try {
-    askStandIn(site, standIn.origin);
+    askStandIn(after, standIn.origin);
     const before = join(folder, 'before');
-    cpSync(site, before, { recursive: true });
-    const report: HomecomingReport = {
-      pictures: 0,
-      differing: 0,
-      bytesBefore: 0,
-      bytesAfter: 0,
-      problems: [],
-    };
-    const stays = await bringHome(project, folder, new URL(standIn.origin).host, request, report);
-    const pages = pagesOf(site, request);
-    if (request.engines.length > 0)
-      await compare({ before, after: site, pages, standIn, stays }, request, report, folder);
-    await cli(['wire', '--undo'], project);
-    report.problems.push(...notUndone(before, site));
-    return report;
+    cpSync(after, before, { recursive: true });
+    const stays = await bringHome(project, folder, new URL(standIn.origin).host, request, problems);
+    await use({ project, before, after, pages: pagesOf(after, request), standIn, stays });
   } finally {
     await standIn.close();
+  }
+}
+
+/** The loop in a copy: adopt, init, build, wire; pages before and after; then undo. */
+export async function homecoming(request: HomecomingRequest): Promise<HomecomingReport> {
+  const folder = request.keep ?? mkdtempSync(join(tmpdir(), 'dense-glyph-homecoming-'));
+  const report: HomecomingReport = {
+    pictures: 0,
+    differing: 0,
+    bytesBefore: 0,
+    bytesAfter: 0,
+    problems: [],
+  };
+  try {
+    await inBothStates(request, folder, report.problems, async (states) => {
+      if (request.engines.length > 0) await compare(states, request, report, folder);
+      await cli(['wire', '--undo'], states.project);
+      report.problems.push(...notUndone(states.before, states.after));
+    });
+    return report;
+  } finally {
     if (!request.keep) rmSync(folder, { recursive: true, force: true });
   }
 }
@@ -85,8 +114,8 @@ async function bringHome(
   project: string,
   folder: string,
   host: string,
-  { runsScripts, say }: HomecomingRequest,
-  report: HomecomingReport,
+  { runsScripts, say }: Preparation,
+  problems: string[],
 ): Promise<string> {
   const run = async (...args: string[]) => {
     const started = Date.now();
@@ -98,23 +127,23 @@ async function bringHome(
   const scripts = runsScripts ? ['--run-scripts'] : [];
   const adopted = await run('adopt', 'site', '--out', 'fonts', '--allow-host', host);
   const isEmpty = /nothing here asks another host/.test(adopted.err);
-  if (adopted.err !== '' && !isEmpty) report.problems.push(`adopt: ${adopted.code} ${adopted.err.trim()}`);
+  if (adopted.err !== '' && !isEmpty) problems.push(`adopt: ${adopted.code} ${adopted.err.trim()}`);
   const failed = (adopted.told.findings ?? [])
     .filter(({ code }) => code === 'host-failed')
     .map(({ place }) => place.url ?? '');
   const drafted = await run('init', '--site', 'site', ...scripts);
   if (drafted.code !== 0) {
     if (!/there is no font file here/.test(drafted.err))
-      report.problems.push(`init: ${drafted.code} ${drafted.err.trim()}`);
+      problems.push(`init: ${drafted.code} ${drafted.err.trim()}`);
     return failed.join(' ');
   }
   const built = await run('build', ...scripts);
-  if (built.code !== 0) report.problems.push(`build: ${built.code} ${built.err.trim()}`);
+  if (built.code !== 0) problems.push(`build: ${built.code} ${built.err.trim()}`);
   const wired = await run('wire', ...scripts);
-  if (wired.code !== 0) report.problems.push(`wire: ${wired.code} ${wired.err.trim()}`);
+  if (wired.code !== 0) problems.push(`wire: ${wired.code} ${wired.err.trim()}`);
   const findings = wired.told.findings ?? [];
   for (const { code, message, place } of findings)
-    if (code === 'drawn-otherwise') report.problems.push(`wire says: ${place.file}: ${message}`);
+    if (code === 'drawn-otherwise') problems.push(`wire says: ${place.file}: ${message}`);
   return [
     ...failed,
     ...findings.filter(({ code }) => code === 'reference-stays').map(({ message }) => message),
@@ -122,13 +151,7 @@ async function bringHome(
 }
 
 async function compare(
-  {
-    before,
-    after,
-    pages,
-    standIn,
-    stays,
-  }: { before: string; after: string; pages: readonly string[]; standIn: CountingServer; stays: string },
+  { before, after, pages, standIn, stays }: BothStates,
   request: HomecomingRequest,
   report: HomecomingReport,
   folder: string,
@@ -256,7 +279,7 @@ function askStandIn(site: string, origin: string): void {
   }
 }
 
-function pagesOf(site: string, { pages, mostPages }: HomecomingRequest): string[] {
+export function pagesOf(site: string, { pages, mostPages }: Preparation): string[] {
   const globs = pages.length > 0 ? [...pages] : ['**/*.{html,htm,xhtml}'];
   const chosen = globSync(globs, { cwd: site, ignore: ['**/type/**', '**/node_modules/**'] }).sort();
   const step = Math.max(1, chosen.length / mostPages);

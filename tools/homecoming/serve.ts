@@ -1,5 +1,5 @@
 // Servers of this machine that write down what was asked, and send texts compressed as others do
-import { createServer, type IncomingMessage } from 'node:http';
+import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { readFileSync, statSync } from 'node:fs';
 import { extname, join } from 'node:path';
@@ -45,13 +45,18 @@ const isText = /^text|json|svg|xml/;
 export const typeOf = (path: string): string =>
   types[extname(path).toLowerCase()] ?? 'application/octet-stream';
 
-/** @param contentOf what is behind a URL; undefined for what isn't there */
+/**
+ * @param contentOf what is behind a URL; undefined for what isn't there
+ * @param held what an answer waits for
+ */
 export async function serveCounting(
   contentOf: (url: string, request: IncomingMessage) => { bytes: Uint8Array; type: string } | undefined,
+  held: (url: string) => Promise<void> = () => Promise.resolve(),
 ): Promise<CountingServer> {
   const requests: CountedRequest[] = [];
-  const server = createServer((request, response) => {
+  const answer = async (request: IncomingMessage, response: ServerResponse): Promise<void> => {
     const path = request.url ?? '/';
+    await held(path);
     const found = contentOf(path, request);
     const headers = { 'access-control-allow-origin': '*', 'cache-control': 'max-age=600' };
     if (!found) {
@@ -63,7 +68,8 @@ export async function serveCounting(
     requests.push({ path, bytes: body.length, status: 200 });
     const encoding = body === found.bytes ? {} : { 'content-encoding': 'gzip' };
     response.writeHead(200, { ...headers, ...encoding, 'content-type': found.type }).end(body);
-  });
+  };
+  const server = createServer((request, response) => void answer(request, response));
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   return {
     origin: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,

@@ -3,7 +3,6 @@ import { loadConfig } from '../../config/load.js';
 import { faceLabel } from '../../core/face/index.js';
 import { name } from '../../core/tables/index.js';
 import { mappedCharacters } from '../../core/text/mapped-characters.js';
-import { unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import { nameID, nameOf } from '../../core/tables/name.js';
 import type { Source } from '../../core/source/index.js';
 import type { DenseGlyphError } from '../../errors.js';
@@ -16,7 +15,7 @@ import {
   mainBand,
   pageMoves,
   sentencesIn,
-  standInRule,
+  standInRules,
   standInsFor,
   type MeasuredFont,
   type PageMoves,
@@ -117,10 +116,9 @@ const labelOf = (face: NamedFace) => `${face.family} ${faceLabel(face)}`;
 function rulesOf(face: NamedFace, bands: readonly StandInBand[]): string[] {
   if (bands.length === 0) return [];
   const { family, weight, style, stretch, font } = face;
-  const unicodeRange = unicodeRangeText(mappedCharacters(font).ranges());
-  return mainBand(bands).standIns.map((one) =>
-    standInRule({ family, weight, style, stretch, unicodeRange }, one),
-  );
+  const characters = mappedCharacters(font).ranges();
+  const rule = { family, weight, style, stretch, characters, isLoadedAhead: false };
+  return mainBand(bands).standIns.flatMap((one) => standInRules(rule, one));
 }
 
 /** Faces that are named, or those of the config, with the site that they are for. */

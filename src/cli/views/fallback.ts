@@ -10,6 +10,7 @@ const columns: readonly Column[] = [
   { title: 'stand-in' },
   { title: 'on' },
   { title: 'size', align: 'right' },
+  { title: 'spaces', align: 'right' },
   { title: 'ascent', align: 'right' },
   { title: 'descent', align: 'right' },
   { title: 'other lines', align: 'right' },
@@ -45,10 +46,20 @@ function rowsOf({ family, face, bands }: Face): string[][] {
   );
 }
 
-const standInCells = ({ local, systems, sizeAdjust, ascent, descent, untuned, tuned }: StandIn): string[] => [
+const standInCells = ({
+  local,
+  systems,
+  sizeAdjust,
+  spaceAdjust,
+  ascent,
+  descent,
+  untuned,
+  tuned,
+}: StandIn): string[] => [
   local,
   systems.join(', '),
   `${(sizeAdjust * 100).toFixed(2)}%`,
+  spaceAdjust === sizeAdjust ? '' : `${(spaceAdjust * 100).toFixed(2)}%`,
   `${ascent.toFixed(1)}%`,
   `${descent.toFixed(1)}%`,
   shareText(untuned),

@@ -2,9 +2,9 @@ import { svgFontId } from '../../core/containers/index.js';
 import { fontFaceText, fontFamilyList, formatHints, type Range } from '../../core/face/index.js';
 import { CodePointSet } from '../../core/text/code-point-set.js';
 import { unicodeRangeText, type CodePointRanges } from '../../core/text/unicode-ranges.js';
-import { loadingMark } from '../../site/css/loading-mark.js';
+import { loadingMark, spacesLoadingMark } from '../../site/css/loading-mark.js';
 import { facesOf, type KitFace, type MadeKit } from '../kit.js';
-import { mainBand, standInRule, type StandInBand } from '../stand-ins/index.js';
+import { mainBand, standInRules, type StandInBand } from '../stand-ins/index.js';
 import { fetchedPart, olderParts, restOf, type MadeFace, type Part } from '../planning/made.js';
 import type { ReachedFormat } from '../reach.js';
 
@@ -21,9 +21,9 @@ const sourceOrder: readonly ReachedFormat['format'][] = ['eot', 'woff2', 'woff',
  */
 export function faceRules(face: KitFace, base: string): string {
   if (face.standIns.length === 0) return rulesOf(face, base, face.weight);
-  const range = standInRange(face);
+  const characters = standInCharacters(face);
   const of = (band: StandInBand) =>
-    [...standInRules(face, band, range), rulesOf(face, base, band.weight, true)].join('\n');
+    [...rulesOfBand(face, band, characters), rulesOf(face, base, band.weight, true)].join('\n');
   const [first, ...others] = face.standIns;
   if (others.length === 0) return of(first);
   const block = (condition: string, rules: string) =>
@@ -40,16 +40,21 @@ export function faceRules(face: KitFace, base: string): string {
  * where it never comes, without a change of any stack (CSS Fonts 4, section 4.1: of rules alike the last one that has a
  * character).
  */
-function standInRules(face: KitFace, { weight, standIns }: StandInBand, unicodeRange: string): string[] {
+function rulesOfBand(
+  face: KitFace,
+  { weight, standIns }: StandInBand,
+  characters: CodePointRanges,
+): string[] {
   const { family, style, stretch, slant } = face;
-  return standIns.map((one) => standInRule({ family, weight, style, stretch, slant, unicodeRange }, one));
+  const rule = { family, weight, style, stretch, slant, characters, isLoadedAhead: true };
+  return standIns.flatMap((one) => standInRules(rule, one));
 }
 
 /** What the face has, so that other characters go on to the stack. */
-function standInRange({ parts }: KitFace): string {
+function standInCharacters({ parts }: KitFace): CodePointRanges {
   const all = new CodePointSet();
   for (const { characters } of parts) for (const [first, last] of characters) all.addRange(first, last);
-  return `${unicodeRangeText(withSpace(all.ranges()))}, U+${markCode}`;
+  return withSpace(all.ranges());
 }
 
 /** Pseudo-elements that come before the body and that pages hardly ever use. */
@@ -77,13 +82,20 @@ function loadingRules(kit: MadeKit): string[] {
     const key = `${face.style === 'normal' ? '' : `${face.style} `}${usualIn(weight)}`;
     letters.set(key, (letters.get(key) ?? 0) + own);
   }
+  const hasSpacesApart = families.some(({ faces }) =>
+    faces.some(({ standIns }) =>
+      standIns.some((band) => band.standIns.some((one) => one.spaceAdjust !== one.sizeAdjust)),
+    ),
+  );
+  const marks = [loadingMark, ...(hasSpacesApart ? [spacesLoadingMark] : [])];
+  const content = marks.map((code) => `\\${code.toString(16).toUpperCase()}`).join('');
   const stack = fontFamilyList(['serif', ...families.map(({ family }) => family)]);
   const rules = [...letters]
     .sort(([a, most], [b, other]) => other - most || (a < b ? -1 : 1))
     .slice(0, loadingPlaces.length)
     .map(
       ([font], i) =>
-        `  ${loadingPlaces[i]} {\n    content: "\\${markCode}";\n    font: ${font} 1px ${stack};\n  }\n`,
+        `  ${loadingPlaces[i]} {\n    content: "${content}";\n    font: ${font} 1px ${stack};\n  }\n`,
     );
   if (rules.length === 0) return [];
   const hidden = `  html::before,\n  head {\n    position: absolute;\n    top: 0;\n    left: 0;\n    visibility: hidden;\n  }\n  head,\n  title {\n    display: block;\n    font-size: 0;\n  }\n`;
@@ -95,7 +107,6 @@ const usualIn = ([low, high]: Range): number =>
   [400, 700].find((weight) => low <= weight && weight <= high) ?? Math.min(Math.max(400, low), high);
 
 const isFirefox = '-moz-appearance: none';
-const markCode = loadingMark.toString(16).toUpperCase();
 
 /** @param hasRange whether a rule for all of its characters names them, so that others don't fetch it */
 function rulesOf(face: MadeFace, base: string, weight: Range, hasRange = false): string {

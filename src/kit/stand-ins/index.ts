@@ -10,7 +10,7 @@ export {
   type StandInBand,
   type StandInFace,
 } from './stand-ins.js';
-export { standInRule } from './rules.js';
+export { standInRules } from './rules.js';
 export { pageMoves, type PageMoves, type MovedParagraph, type StandInsOf } from './moves.js';
 export type { Moves } from './fit.js';
 export { keyOf, kitTextFaces, sentencesIn, standInsOfKit, type KitText, type KitTextFace } from './of-kit.js';

@@ -1,10 +1,11 @@
 // What still moves on a page when its faces arrive
 
-import { localMeasure } from './fit.js';
+import { asIs, localMeasure, reachesAt, type Scales } from './fit.js';
 import { breakPlaces, lineStarts } from './lines.js';
 import type { SampleParagraph, SampleRun } from './sample.js';
 import {
   joined,
+  joinedApart,
   setMeasure,
   standInSetter,
   zeroOf,
@@ -69,8 +70,8 @@ export function pageMoves<Face extends StandInFace>(
           lineStarts(set.places, reaches, most).length + 1;
         const lengths = setMeasure(measure, set.zeros);
         const face = linesIn(set.face, lengths.face);
-        const plain = linesIn(set.plain, localMeasure(lengths, 1));
-        const tuned = linesIn(set.tuned, localMeasure(lengths, set.scale) * set.scale);
+        const plain = linesIn(set.plain, localMeasure(lengths, asIs));
+        const tuned = linesIn(set.tuned, localMeasure(lengths, set.scales));
         if (face !== plain) own.untuned++;
         if (face === tuned) continue;
         own.tuned++;
@@ -97,7 +98,7 @@ interface SetParagraph {
   tuned: Float64Array;
   /** Of the first run, by whose zero some lines are measured. */
   zeros: { face: number; local: number };
-  scale: number;
+  scales: Scales;
 }
 
 function setParagraph<Face extends StandInFace>(
@@ -108,28 +109,42 @@ function setParagraph<Face extends StandInFace>(
 ): SetParagraph | undefined {
   const local = (run: SampleRun<Face>) => localOf(standIns.get(run.face) ?? [], run.weight, system);
   const face = joined(runs, (run) => settersOf(run.face).reaches(run));
-  const plain = joined(runs, (run) => local(run)?.setter.reaches(run.text, run));
-  const tuned = joined(runs, (run) => {
+  const locals = runs.map((run) => {
     const found = local(run);
-    return found?.setter.reaches(run.text, run)?.map((reach) => reach * found.scale);
+    const reaches = found && joinedApart([run], () => found.setter.reaches(run.text, run));
+    return reaches && { reaches, scales: found.scales };
   });
-  if (!face || !plain || !tuned) return undefined;
+  if (!face || !locals.every((one) => one !== undefined)) return undefined;
+  const plain = together(locals.map(({ reaches }) => reachesAt(reaches, asIs)));
+  const tuned = together(locals.map(({ reaches, scales }) => reachesAt(reaches, scales)));
   const text = runs.map((run) => run.text).join('');
   const [first] = runs;
   const zeros = {
     face: zeroOf(first, (run) => settersOf(run.face).reaches(run)),
     local: zeroOf(first, (run) => local(run)?.setter.reaches(run.text, run)),
   };
-  return { text, places: breakPlaces(text), face, plain, tuned, zeros, scale: local(first)?.scale ?? 1 };
+  const [{ scales }] = locals;
+  return { text, places: breakPlaces(text), face: face.all, plain, tuned, zeros, scales };
+}
+
+/** Runs one after another. */
+function together(runs: readonly Float64Array[]): Float64Array {
+  const all = new Float64Array(runs.reduce((sum, { length }) => sum + length - 1, 1));
+  let at = 0;
+  for (const reaches of runs) {
+    for (let i = 1; i < reaches.length; i++) all[at + i] = all[at] + reaches[i];
+    at += reaches.length - 1;
+  }
+  return all;
 }
 
 function localOf(
   bands: readonly StandInBand[],
   weight: number,
   system: LocalSystem,
-): { setter: TextSetter; scale: number } | undefined {
+): { setter: TextSetter; scales: Scales } | undefined {
   const band = bands.find(({ weight: [, high] }) => weight <= high) ?? bands.at(-1);
   const standIn = band?.standIns.find(({ systems: its }) => its.includes(system));
   const setter = standIn && standInSetter(standIn);
-  return setter && { setter, scale: standIn.sizeAdjust };
+  return setter && { setter, scales: { letters: standIn.sizeAdjust, spaces: standIn.spaceAdjust } };
 }

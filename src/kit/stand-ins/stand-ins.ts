@@ -5,7 +5,16 @@ import { boldFrom } from '../../core/face/matching.js';
 import { verticalMetricsOf } from '../../core/inspection/vertical-metrics.js';
 import type { Font } from '../../core/sfnt/font.js';
 import { fvar } from '../../core/tables/index.js';
-import { bestScale, movesOf, type FittedText, type Moves, type SetMeasure } from './fit.js';
+import {
+  asIs,
+  bestScales,
+  movesOf,
+  reachesAt,
+  type FittedText,
+  type LocalReaches,
+  type Moves,
+  type SetMeasure,
+} from './fit.js';
 import { breakPlaces } from './lines.js';
 import type { LineMeasure, SampleParagraph, SampleRun } from './sample.js';
 import { localFonts, localSetter, setterOf, type LocalFontData, type TextSetter } from './text-setter.js';
@@ -24,6 +33,8 @@ export interface StandIn {
   measured: string;
   /** 1 for as it is. */
   sizeAdjust: number;
+  /** The same of its spaces, which have a rule of their own where that lets lines break as in the face. */
+  spaceAdjust: number;
   /** Of the adjusted size, in percent. */
   ascent: number;
   descent: number;
@@ -153,25 +164,29 @@ function fitted<Face extends StandInFace>(
   const results = candidatesFor(face, weight, measured).flatMap((candidate) => {
     const texts = fittedTexts(paragraphs, faceSetters, candidate.setter);
     if (texts.length === 0) return [];
-    const { scale, moves } = bestScale(texts);
-    return [{ candidate, scale, tuned: moves, untuned: movesOf(texts, 1) }];
+    const { scales, moves } = bestScales(texts);
+    return [{ candidate, scales, tuned: moves, untuned: movesOf(texts, asIs) }];
   });
   const lines = lineMetrics(face);
   const chosen = new Map<(typeof results)[number], LocalSystem[]>();
   for (const system of systems) {
     const own = results.filter(({ candidate }) => candidate.systems.includes(system));
-    const [best] = own.sort((a, b) => shareOf(a.tuned) - shareOf(b.tuned) || away(a.scale) - away(b.scale));
+    const [best] = own.sort(
+      (a, b) => shareOf(a.tuned) - shareOf(b.tuned) || away(a.scales.letters) - away(b.scales.letters),
+    );
     if (best) chosen.set(best, [...(chosen.get(best) ?? []), system]);
   }
   return [...chosen]
     .sort(([a], [b]) => shareOf(b.tuned) - shareOf(a.tuned))
-    .map(([{ candidate, scale, tuned, untuned }, its]) => {
+    .map(([{ candidate, scales, tuned, untuned }, its]) => {
+      const { letters: scale } = scales;
       const standIn: StandIn = {
         local: candidate.name,
         systems: its,
         names: candidate.names,
         measured: candidate.measured,
         sizeAdjust: scale,
+        spaceAdjust: scales.spaces,
         ascent: percent(lines.ascent / scale),
         descent: percent(lines.descent / scale),
         lineGap: percent(lines.lineGap / scale),
@@ -280,17 +295,16 @@ function fittedTexts<Face>(
       continue;
     }
     if (known.size >= mostTexts) break;
-    const [ofFace, ofLocal] = [
-      joined(runs, (run) => face.reaches(run)),
-      joined(runs, (run) => local.reaches(run.text, run)),
-    ];
+    const ofFace = joined(runs, (run) => face.reaches(run));
+    const ofLocal = joinedApart(runs, (run) => local.reaches(run.text, run));
     if (!ofFace || !ofLocal) continue;
     const zeros = {
       face: zeroOf(runs[0], (run) => face.reaches(run)),
       local: zeroOf(runs[0], (run) => local.reaches(run.text, run)),
     };
     known.set(key, {
-      face: ofFace,
+      face: ofFace.all,
+      faceSpaces: ofFace.spaces,
       local: ofLocal,
       places: breakPlaces(text),
       measures: measures.map((measure) => setMeasure(measure, zeros)),
@@ -315,26 +329,47 @@ export function setMeasure(
   return { px, face: Math.min(px, count * zeros.face), local: count * zeros.local };
 }
 
-/** How far the text of several runs reaches, in CSS pixels. */
-export function joined<Face>(
+/** Spaces between words, which stand-ins may have in another size. */
+export const spaces = ' \u00a0';
+
+/** How far the text of several runs reaches, in CSS pixels: letters, spaces and what rules add by themselves. */
+export function joinedApart<Face>(
   runs: readonly SampleRun<Face>[],
   reachesOf: ReachesOf<Face>,
-): Float64Array | undefined {
-  const all = new Float64Array(runs.reduce((sum, { text }) => sum + text.length, 0) + 1);
-  let [at, start] = [0, 0];
+): LocalReaches | undefined {
+  const length = runs.reduce((sum, { text }) => sum + text.length, 0) + 1;
+  const apart = {
+    letters: new Float64Array(length),
+    spaces: new Float64Array(length),
+    added: new Float64Array(length),
+  };
+  let [at, letters, blank, added] = [0, 0, 0, 0];
   for (const run of runs) {
     const reaches = reachesOf(run);
     if (!reaches) return undefined;
-    let spaced = 0;
     for (let i = 1; i < reaches.length; i++) {
-      if (reaches[i] > reaches[i - 1]) spaced += run.letterSpacing;
-      if (run.text[i - 1] === ' ') spaced += run.wordSpacing;
-      all[at + i] = start + reaches[i] * run.fontSize + spaced;
+      const advance = reaches[i] - reaches[i - 1];
+      const isSpace = spaces.includes(run.text[i - 1]);
+      if (isSpace) blank += advance * run.fontSize;
+      else letters += advance * run.fontSize;
+      if (advance > 0) added += run.letterSpacing;
+      if (isSpace) added += run.wordSpacing;
+      apart.letters[at + i] = letters;
+      apart.spaces[at + i] = blank;
+      apart.added[at + i] = added;
     }
     at += run.text.length;
-    start = all[at];
   }
-  return all;
+  return apart;
+}
+
+/** The same together. */
+export function joined<Face>(
+  runs: readonly SampleRun<Face>[],
+  reachesOf: ReachesOf<Face>,
+): { all: Float64Array; spaces: number } | undefined {
+  const apart = joinedApart(runs, reachesOf);
+  return apart && { all: reachesAt(apart, asIs), spaces: apart.spaces[apart.spaces.length - 1] };
 }
 
 /** What lines of the face are measured by, in em. */

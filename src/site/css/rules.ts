@@ -1,7 +1,7 @@
 // CSS Syntax 3, Nesting 1, Cascade 5: the rules of a stylesheet that say something of text, each with where it stands
 
 import { blockFeatures } from './font-features.js';
-import { loadingMark } from './loading-mark.js';
+import { markInRange } from './loading-mark.js';
 import { isKept, ofFaces, type PropertySet } from './properties/index.js';
 import { parse, type SelectorList } from 'css-tree';
 import { parseStyles, type ParsedItem, type ParsedRule } from './structure.js';
@@ -316,7 +316,7 @@ function readFontFace(body: readonly ParsedItem[], node: ParsedRule, context: Co
   const source = values.get('src');
   if (!name || source === undefined) return;
   // What stands in for a face of a kit is none of its own.
-  if (standIn.test(values.get('unicode-range') ?? '')) return;
+  if (markInRange.test(values.get('unicode-range') ?? '')) return;
   const others = new Map([...values].filter(([property]) => !namedDescriptors.has(property)));
   context.found.fontFaces.push({
     ...context.placeOf(node.offset),
@@ -331,8 +331,6 @@ function readFontFace(body: readonly ParsedItem[], node: ParsedRule, context: Co
     conditions: context.conditions,
   });
 }
-
-const standIn = new RegExp(`\\bU\\+${loadingMark.toString(16)}\\b`, 'i');
 
 const namedDescriptors: ReadonlySet<string> = new Set([
   'font-family',

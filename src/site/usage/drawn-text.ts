@@ -6,7 +6,7 @@ import { languageOf } from '../css/selectors/index.js';
 import { elementsWithin, ownText, type SiteElement, type SiteNode } from '../html/document.js';
 import { ellipsisText, emphasisText, hyphenText, securityMark } from './drawn-marks.js';
 import { Counters, contentText, isShape, markerText, type CounterStyles } from './generated-content.js';
-import { loadingMark } from '../css/loading-mark.js';
+import { markInContent } from '../css/loading-mark.js';
 import { isTextTransform, transformedPiece } from './transformed-text.js';
 
 /** A piece of text as it is drawn. */
@@ -237,7 +237,7 @@ class TextWalk {
 
   private sayGenerated(name: 'before' | 'after', element: SiteElement, group: StyledGroup): void {
     const its = group.styled.pseudo.get(name);
-    if (!its || its.content === 'normal' || its.content === 'none' || isLoading.test(its.content)) return;
+    if (!its || its.content === 'normal' || its.content === 'none' || markInContent.test(its.content)) return;
     if (group.isShown && its.display !== 'none') this.visitor.box(its, group.screens);
     const say = this.sayer(element, group);
     for (const i of this.distinct(element, group)) {
@@ -251,9 +251,6 @@ class TextWalk {
     return isCounting(element, styled) ? screens : screens.slice(0, 1);
   }
 }
-
-/** What makes a browser load the stand-ins of a kit, and draws nothing. */
-const isLoading = new RegExp(`\\\\0*${loadingMark.toString(16)}\\b`, 'i');
 
 /** Whether it counts; lists do for what is in them. */
 const isCounting = ({ name }: SiteElement, { counts }: StyledElement): boolean =>
