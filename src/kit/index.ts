@@ -25,7 +25,9 @@ export type { Manifest, ManifestFace, ManifestFamily, ManifestPart } from './fil
 export {
   kitTextFaces,
   paragraphsOf,
+  type KitMoves,
   type KitText,
+  type PageMoves,
   type StandIn,
   type StandInBand,
 } from './stand-ins/index.js';

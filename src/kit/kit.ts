@@ -1,5 +1,5 @@
 import type { LoadedFace, LoadedFamily } from './planning/loading.js';
-import type { StandInBand } from './stand-ins/index.js';
+import type { FaceStandIns, KitMoves, StandInBand } from './stand-ins/index.js';
 import type { LeftOutFace } from './planning/made.js';
 import type { Reach } from './reach.js';
 
@@ -28,6 +28,8 @@ export interface KeptStylesheet {
 /** A face with the local fonts that stand in for it. */
 export interface KitFace extends LoadedFace {
   standIns: readonly StandInBand[];
+  /** Text to look at it by, where something stands in for it. */
+  sample?: FaceStandIns['sample'] | undefined;
 }
 
 export interface KitFamily extends Omit<LoadedFamily, 'faces'> {
@@ -37,6 +39,7 @@ export interface KitFamily extends Omit<LoadedFamily, 'faces'> {
 /** A kit, decided and made. */
 export interface MadeKit {
   families: readonly KitFamily[];
+  moves: KitMoves;
   leftOut: readonly LeftOutFace[];
   stylesheets: readonly KeptStylesheet[];
   reach: Reach;

@@ -7,7 +7,7 @@ import { manifestOf, type Manifest } from './files/manifest.js';
 import { moduleFiles } from './files/module.js';
 import { proofFile } from './files/proof.js';
 import { stylesheetFile } from './files/stylesheet.js';
-import type { KeptStylesheet, KitAddress, MadeKit } from './kit.js';
+import type { KeptStylesheet, KitAddress, KitFace, MadeKit } from './kit.js';
 import { decidedLoading } from './planning/loading.js';
 import { madeFaces, type MakeRequest } from './planning/make.js';
 import type { Reach } from './reach.js';
@@ -30,17 +30,21 @@ export async function makeKit(
   const { config, reach, address, version, kept } = request;
   const { families: made, leftOut } = await madeFaces({ ...request, formats: reach.formats });
   const loaded = decidedLoading(made, config);
-  const standIns = standInsOfKit(
-    request.text ?? { faces: kitTextFaces(loaded), paragraphs: [] },
+  const { standIns, moves } = standInsOfKit(
+    request.text ?? { faces: kitTextFaces(loaded), pages: [] },
     config.characters?.languages ?? [],
   );
   const families = loaded.map((family) => ({
     ...family,
-    faces: family.faces.map((face) => ({ ...face, standIns: standIns.get(keyOf(face)) ?? [] })),
+    faces: family.faces.map((face): KitFace => {
+      const { bands = [], sample } = standIns.get(keyOf(face)) ?? {};
+      return { ...face, standIns: bands, sample };
+    }),
   }));
   const stylesheets = kept?.stylesheets ?? [];
   const kit: MadeKit = {
     families,
+    moves,
     leftOut,
     stylesheets,
     reach,

@@ -42,6 +42,42 @@ const otherFeatures = [
   ['font-unicode-range', 'unicode-range', 'every part of a face is fetched, needed or not'],
 ] as const;
 
+/** Descriptors of stand-ins, which caniuse's tables don't have: the first version of each browser that knows them. */
+const standInFeatures: readonly {
+  feature: string;
+  effect: string;
+  since: Readonly<Record<string, number>>;
+}[] = [
+  {
+    feature: 'size-adjust',
+    effect:
+      'local fonts that stand in keep their own widths, and lines may break otherwise until the face arrives',
+    since: {
+      chrome: 92,
+      edge: 92,
+      firefox: 92,
+      opera: 78,
+      safari: 17,
+      ios_saf: 17,
+      samsung: 16,
+      and_chr: 92,
+      and_ff: 92,
+    },
+  },
+  {
+    feature: 'ascent-override',
+    effect: 'lines of normal height keep that of the local font until the face arrives',
+    since: { chrome: 87, edge: 87, firefox: 89, opera: 73, samsung: 14, and_chr: 87, and_ff: 89 },
+  },
+];
+
+/** @param browser as browserslist names it; a range of versions counts by its first */
+function knowsSince(since: Readonly<Record<string, number>>, browser: string): boolean {
+  const [name, version] = browser.split(' ');
+  const first = since[name] as number | undefined;
+  return first !== undefined && (version === 'TP' || parseFloat(version) >= first);
+}
+
 const require = createRequire(import.meta.url);
 const unpack = require('caniuse-lite/dist/unpacker/feature.js') as (packed: PackedFeature) => Feature;
 
@@ -89,6 +125,10 @@ export function reachOf(query: readonly string[] | undefined, own: readonly stri
     const browsers = served.filter((browser) => !supports(stats, browser));
     return browsers.length > 0 ? [{ feature: words, browsers: browsers.map(browserName), effect }] : [];
   });
+  for (const { feature, effect, since } of standInFeatures) {
+    const browsers = served.filter((browser) => !knowsSince(since, browser));
+    if (browsers.length > 0) lacking.push({ feature, browsers: browsers.map(browserName), effect });
+  }
   return {
     query: asked,
     askedBy: query ? 'config' : own ? 'project' : 'nobody',

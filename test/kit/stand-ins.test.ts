@@ -1,8 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { openFont } from '#src/core/containers/index.js';
 import { asIs, bestScales, movesOf, reachesAt, type FittedText } from '#src/kit/stand-ins/fit.js';
-import { bandsOf, standInRules, standInsFor, type StandInFace } from '#src/kit/stand-ins/index.js';
-import { sentencesIn } from '#src/kit/stand-ins/of-kit.js';
+import { bandsOf, fittedStandIns, standInRules, type StandInFace } from '#src/kit/stand-ins/index.js';
 import { breakPlaces, lineStarts } from '#src/kit/stand-ins/lines.js';
 import { localFonts, localSetter, setterOf } from '#src/kit/stand-ins/text-setter.js';
 import { readSample } from '../../test-support/paths.js';
@@ -134,7 +133,7 @@ test('a face by its own widths stands in for itself', () => {
     font,
   };
   const measured = [{ name: 'Same', names: ['Same'], weight: 400, italic: false, font }];
-  const [{ standIns, isOfSite }] = standInsFor(face, [], sentencesIn(face, ['en', 'el']), measured);
+  const [{ standIns, isOfSite }] = fittedStandIns([face], [], ['en', 'el'], measured).standIns.get(face)!;
   expect(isOfSite).toBe(false);
   expect(standIns.map(({ local, sizeAdjust }) => [local, sizeAdjust])).toEqual([
     ['Same', expect.closeTo(1, 2)],

@@ -71,10 +71,11 @@ test('a kit of files in memory is the one that is built on disk, to the byte', (
     for (const page of site.pages) pages.push(...(await scanner.scanned(page)).map(demandingPage));
     const faces = kitTextFaces(chosenFaces(config, sources));
     const text = new PageScanner(site, { widths: [390, 768, 1280] });
-    const paragraphs = [];
+    const texts = [];
     for (const page of site.pages)
       for (const { blocks } of await text.scanned(page))
-        for (const [width, own] of blocks!) paragraphs.push(...paragraphsOf(own, faces, page.page, width));
+        for (const [width, own] of blocks!)
+          texts.push({ page: page.page, width, paragraphs: paragraphsOf(own, faces, page.page, width) });
     const { files } = await makeKit({
       config,
       cut: await plannedFaces(config, sources, pages),
@@ -82,7 +83,7 @@ test('a kit of files in memory is the one that is built on disk, to the byte', (
       address: { fromRoot: 'type/' },
       version: (JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string }).version,
       processors: 1,
-      text: { faces, paragraphs },
+      text: { faces, pages: texts },
     });
 
     const onDisk = join(folder, 'site/type');

@@ -2,7 +2,7 @@
 import puppeteer, { type Browser } from 'puppeteer-core';
 import { setTimeout as pause } from 'node:timers/promises';
 import { browserPath } from '../../test-support/engines.js';
-import { fileAt, serveCounting } from './serve.js';
+import { fileAt, serveCounting, type CountingServer } from './serve.js';
 
 /** Milliseconds that faces are held back. */
 const delay = 1200;
@@ -63,21 +63,22 @@ const paragraphs = `(() => {
   });
 })()`;
 
-/** @param folders of the same site in several states */
-export async function startLateLoader(folders: readonly string[]): Promise<LateLoader> {
+/**
+ * @param folders of the same site in several states
+ * @param hosts other servers that send faces
+ */
+export async function startLateLoader(
+  folders: readonly string[],
+  hosts: readonly CountingServer[],
+): Promise<LateLoader> {
   let late = 0;
-  const servers = await Promise.all(
-    folders.map((folder) =>
-      serveCounting(
-        (url) => fileAt(folder, url),
-        async (url) => {
-          if (!/\.(woff2?|ttf|otf|eot)(\?|$)/i.test(url)) return;
-          late++;
-          await pause(delay);
-        },
-      ),
-    ),
-  );
+  const servers = await Promise.all(folders.map((folder) => serveCounting((url) => fileAt(folder, url))));
+  for (const server of [...servers, ...hosts])
+    server.held = async (url) => {
+      if (!/\.(woff2?|ttf|otf|eot)([?#]|$)/i.test(url)) return;
+      late++;
+      await pause(delay);
+    };
   const browser = await puppeteer.launch({
     executablePath: browserPath('chromium')!,
     args: [

@@ -16,6 +16,8 @@ export interface CountingServer {
   origin: string;
   /** Requests since the last call. */
   take: () => CountedRequest[];
+  /** What an answer waits for. */
+  held: (url: string) => Promise<void>;
   close: () => Promise<void>;
 }
 
@@ -45,18 +47,24 @@ const isText = /^text|json|svg|xml/;
 export const typeOf = (path: string): string =>
   types[extname(path).toLowerCase()] ?? 'application/octet-stream';
 
-/**
- * @param contentOf what is behind a URL; undefined for what isn't there
- * @param held what an answer waits for
- */
+/** @param contentOf what is behind a URL; undefined for what isn't there */
 export async function serveCounting(
   contentOf: (url: string, request: IncomingMessage) => { bytes: Uint8Array; type: string } | undefined,
-  held: (url: string) => Promise<void> = () => Promise.resolve(),
 ): Promise<CountingServer> {
   const requests: CountedRequest[] = [];
+  const counting: CountingServer = {
+    origin: '',
+    take: () => requests.splice(0),
+    held: () => Promise.resolve(),
+    close: () =>
+      new Promise((done) => {
+        server.close(() => done());
+        server.closeAllConnections();
+      }),
+  };
   const answer = async (request: IncomingMessage, response: ServerResponse): Promise<void> => {
     const path = request.url ?? '/';
-    await held(path);
+    await counting.held(path);
     const found = contentOf(path, request);
     const headers = { 'access-control-allow-origin': '*', 'cache-control': 'max-age=600' };
     if (!found) {
@@ -71,15 +79,8 @@ export async function serveCounting(
   };
   const server = createServer((request, response) => void answer(request, response));
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
-  return {
-    origin: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
-    take: () => requests.splice(0),
-    close: () =>
-      new Promise((done) => {
-        server.close(() => done());
-        server.closeAllConnections();
-      }),
-  };
+  counting.origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  return counting;
 }
 
 /** A file of a folder, by the path of a URL; an index of a folder. */

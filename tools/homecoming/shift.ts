@@ -23,6 +23,7 @@ import { joined } from '#src/kit/stand-ins/stand-ins.js';
 import { cli } from '../../test-support/cli.js';
 import { Arguments } from './arguments.js';
 import { startLateLoader, type DrawnParagraph } from './late-loader.js';
+import type { CountingServer } from './serve.js';
 import { inBothStates, pagesOf, type BothStates, type Preparation } from './loop.js';
 
 const args = new Arguments();
@@ -36,7 +37,7 @@ const widths = given.length > 0 ? given : [390, 768, 1280];
 const folder = keep ?? mkdtempSync(join(tmpdir(), 'dense-glyph-shift-'));
 const problems: string[] = [];
 
-type States = Pick<BothStates, 'project' | 'before' | 'after' | 'pages'>;
+type States = Pick<BothStates, 'project' | 'before' | 'after' | 'pages'> & { hosts: CountingServer[] };
 
 /** Paragraphs of a page by their text; the faces that set them. */
 type Foretold = Map<string, SampleParagraph<KitTextFace>>;
@@ -93,6 +94,14 @@ function judge(
   }
 }
 
+const comingHome = (
+  request: Preparation,
+  into: string,
+  found: string[],
+  use: (states: States) => Promise<void>,
+): Promise<void> =>
+  inBothStates(request, into, found, (states) => use({ ...states, hosts: [states.standIn] }));
+
 /** A project with a config: its kit without stand-ins, and as it is. */
 async function withAndWithoutStandIns(
   request: Preparation,
@@ -113,12 +122,12 @@ async function withAndWithoutStandIns(
   cpSync(after, before, { recursive: true });
   const css = join(before, relative(after, resolve(base, config.output.folder)), 'kit.css');
   writeFileSync(css, readFileSync(css, 'utf8').replace(/@font-face \{[^}]*local\([^}]*\}\n/g, ''));
-  await use({ project, before, after, pages: pagesOf(after, request) });
+  await use({ project, before, after, pages: pagesOf(after, request), hosts: [] });
 }
 
 async function measured(states: States): Promise<void> {
   const told = await foretold(states);
-  const loader = await startLateLoader([states.before, states.after]);
+  const loader = await startLateLoader([states.before, states.after], states.hosts);
   const all: number[][] = [[], []];
   try {
     for (const page of states.pages)
@@ -155,7 +164,7 @@ try {
     hosted,
     say: (line: string) => console.log(line),
   };
-  await (existsSync(join(named, 'dense-glyph.config.yaml')) ? withAndWithoutStandIns : inBothStates)(
+  await (existsSync(join(named, 'dense-glyph.config.yaml')) ? withAndWithoutStandIns : comingHome)(
     request,
     folder,
     problems,

@@ -120,7 +120,7 @@ async function buildKit(
   const site = configSite(config, base, options);
   const chosen = chosenFaces(config, sources);
   const faces = kitTextFaces(chosen);
-  const { pages, byScript, paragraphs } = await demandingPages(config, site, faces, progress);
+  const { pages, byScript, texts } = await demandingPages(config, site, faces, progress);
   const cut = await cutToPages(config, chosen, pages);
   const steps = new Steps(
     'making the kit',
@@ -132,7 +132,7 @@ async function buildKit(
     config,
     cut,
     ...earlierIn(folder),
-    text: { faces, paragraphs },
+    text: { faces, pages: texts },
     kept: keptStylesheets(adoptedFolders(base), cut, pages),
     reach: reachOf(config.reach, config.reach ? undefined : projectBrowsers(base)),
     address: addressOf(config, base),

@@ -6,7 +6,7 @@ import { isFolder } from '../../io/read.js';
 import type { DemandingPage } from '../../kit/planning/demand.js';
 import { demandingPage } from '../../kit/planning/plan.js';
 import { adoptedFolders, adoptedSheets, type AdoptedSheets } from '../adoption/adopted-sheets.js';
-import type { KitTextFace, SampleParagraph } from '../../kit/stand-ins/index.js';
+import type { KitTextFace, PageParagraphs } from '../../kit/stand-ins/index.js';
 import type { OnProgress } from '../progress.js';
 import { siteParagraphs } from '../stand-ins/site-paragraphs.js';
 import { openSite, type OpenedSite } from '../scanning/open-site.js';
@@ -70,7 +70,7 @@ interface FoundOnPages {
   pages: DemandingPage[];
   byScript: string[];
   /** What is set in faces of the kit. */
-  paragraphs: SampleParagraph<KitTextFace>[];
+  texts: PageParagraphs<KitTextFace>[];
 }
 
 /** What was found on the pages of a config; nothing where there are none. */
@@ -82,14 +82,14 @@ export async function demandingPages(
 ): Promise<FoundOnPages> {
   const isDemanding = characters?.fromSite !== false;
   const opened = site && (await open(progress));
-  if (!opened) return { pages: [], byScript: [], paragraphs: [] };
+  if (!opened) return { pages: [], byScript: [], texts: [] };
   try {
     const { pages } = isDemanding ? await scannedSite(opened.site, true, progress) : { pages: [] };
     const read = pages.map(demandingPage);
     return {
       pages: read,
       byScript: read.filter(({ scripts }) => scripts > 0).map(({ page }) => page),
-      paragraphs: (await siteParagraphs(opened.site, faces, progress)).flatMap((page) => page.paragraphs),
+      texts: await siteParagraphs(opened.site, faces, progress),
     };
   } finally {
     await opened.end();

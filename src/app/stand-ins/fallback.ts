@@ -11,12 +11,9 @@ import { readSite } from '../../io/site-folder.js';
 import { writeWhole } from '../../io/write-whole.js';
 import { chosenFaces } from '../../kit/planning/chosen.js';
 import {
-  FaceSetters,
+  fittedStandIns,
   mainBand,
-  pageMoves,
-  sentencesIn,
   standInRules,
-  standInsFor,
   type MeasuredFont,
   type PageMoves,
   type StandInBand,
@@ -77,16 +74,7 @@ export async function fallback(request: FallbackRequest, progress?: OnProgress):
   const measured = await measuredFonts(request);
   const read =
     root === undefined ? [] : await siteParagraphs(await readSite([root], folder), faces, progress);
-  const paragraphs = read.flatMap((page) => page.paragraphs);
-  const standIns = new Map(
-    faces.map(
-      (face) => [face, standInsFor(face, paragraphs, sentencesIn(face, languages), measured)] as const,
-    ),
-  );
-  const setters = new Map(faces.map((face) => [face, new FaceSetters(face)]));
-  const pages = read.map(({ page, width, paragraphs: own }) =>
-    pageMoves(page, width, own, standIns, (face) => setters.get(face)!),
-  );
+  const { standIns, moves } = fittedStandIns(faces, read, languages, measured);
   for (const [face, bands] of standIns)
     if (bands.every((band) => band.standIns.length === 0))
       findings.push(
@@ -104,7 +92,7 @@ export async function fallback(request: FallbackRequest, progress?: OnProgress):
       face: faceLabel(face),
       bands: standIns.get(face) ?? [],
     })),
-    pages,
+    pages: moves,
     rules,
     findings,
   };

@@ -1,4 +1,4 @@
-import { paragraphsOf, type SampleParagraph, type StandInFace } from '../../kit/stand-ins/index.js';
+import { paragraphsOf, type PageParagraphs, type StandInFace } from '../../kit/stand-ins/index.js';
 import { PageScanner } from '../../site/scanning/page-scanner.js';
 import type { Site } from '../../site/scanning/site.js';
 import { Steps, type OnProgress } from '../progress.js';
@@ -8,13 +8,6 @@ export const usualWidths: readonly number[] = [390, 768, 1280];
 
 /** Pages of one site repeat each other; of more than these, some from all over it are taken. */
 const mostPages = 40;
-
-/** What a page sets in faces of the kit, at one width of the screen. */
-export interface PageParagraphs<Face> {
-  page: string;
-  width: number;
-  paragraphs: SampleParagraph<Face>[];
-}
 
 /** Paragraphs of a site that are set in faces of the kit. */
 export async function siteParagraphs<Face extends StandInFace>(

@@ -1,5 +1,6 @@
 /** Shows each face's load state and switches the kit's stylesheet off and on. */
 import { find, findAll } from '../elements.js';
+import { startOverlays } from './overlay.js';
 
 type State = FontFaceLoadStatus | 'off';
 
@@ -68,4 +69,5 @@ toggle.addEventListener('change', () => {
 for (const event of ['loading', 'loadingdone', 'loadingerror']) document.fonts.addEventListener(event, show);
 void document.fonts.ready.then(show);
 addEventListener('load', show);
+startOverlays();
 show();

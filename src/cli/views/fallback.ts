@@ -1,6 +1,7 @@
 import colors from 'picocolors';
 import type { FallbackResult } from '../../app/stand-ins/fallback.js';
 import type { Moves, PageMoves, StandIn } from '../../kit/stand-ins/index.js';
+import { movedParagraphs } from './moves.js';
 import { count, table, wrapped, type Column } from './words.js';
 
 type Face = FallbackResult['faces'][number];
@@ -107,13 +108,9 @@ function pageLines(pages: readonly PageMoves[], all: boolean): string[] {
     sum(({ paragraphs }) => paragraphs),
     'paragraph',
   )} on ${count(new Set(pages.map(({ page }) => page)).size, 'page')} at ${[...new Set(pages.map(({ width }) => width))].join(', ')} px: ${sum(({ untuned }) => untuned)} have other lines with local fonts as they are, ${sum(({ tuned }) => tuned)} tuned.`;
-  const told = moving
-    .flatMap((page) => page.moved)
-    .map(
-      ({ page, line, element, text, measure, lines }) =>
-        `  ${page}:${line} ${element} at ${Math.round(measure)} px: ${lines.standIn} instead of ${lines.face} lines: ${text}`,
-    );
-  const moved = [...new Set(told)].slice(0, all ? Infinity : movedShown);
+  const moved = movedParagraphs(moving)
+    .slice(0, all ? Infinity : movedShown)
+    .map((line) => `  ${line}`);
   return [
     '',
     ...table(

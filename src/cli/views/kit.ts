@@ -3,6 +3,7 @@ import { placeText } from '../../errors.js';
 import type { Finding } from '../../findings.js';
 import { whyWhole } from '../../kit/planning/made.js';
 import type { Manifest, ManifestFace } from '../../kit/index.js';
+import { movedParagraphs } from './moves.js';
 import { count, kilobytes, share, table } from './words.js';
 
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
@@ -80,6 +81,7 @@ export function kitLines(manifest: Manifest, folder: string, changed: boolean, a
     '',
     ...table(columns, [...rows, [...total, '']]),
     ...pageLines(manifest, allPages),
+    ...moveLines(manifest, allPages),
     ...reachLines(manifest),
     ...(notes.length > 0 ? ['', ...notes.map((note) => `${colors.yellow('note')}  ${note}`)] : []),
   ];
@@ -106,6 +108,26 @@ function pageLines({ pages, leftOut }: Manifest, allPages: boolean): string[] {
     `${colors.bold('Pages')} ${first}`,
     ...rest.map((line) => `      ${line}`),
     ...(left ? [`      left out, as no page draws it: ${left}`] : []),
+  ];
+}
+
+const movedShown = 3;
+
+/** What moves when the faces arrive, before anybody looks. */
+function moveLines(
+  { moves: { widths, paragraphs, untuned, tuned, pages } }: Manifest,
+  all: boolean,
+): string[] {
+  if (untuned === 0 && tuned === 0) return [];
+  const moved = movedParagraphs(pages);
+  const shown = all ? moved : moved.slice(0, movedShown);
+  const left = moved.length - shown.length;
+  return [
+    '',
+    `${colors.bold('Lines')} ${untuned} of ${count(paragraphs, 'paragraph')} at ${widths.join(', ')} px break otherwise until the faces arrive,`,
+    `      with local fonts as they are; ${colors.bold(tuned === 0 ? 'none' : `${tuned}`)} with the stand-ins of the kit`,
+    ...shown.map((line) => `      ${line}`),
+    ...(left > 0 ? [`      and ${left} more; --verbose lists them`] : []),
   ];
 }
 

@@ -6,7 +6,7 @@ import { rangeText, type DrawingDescriptors, type FontDisplay, type Slope } from
 import { sha256 } from '../digest.js';
 import { everyScreen } from '../../site/usage/page-face.js';
 import { facesOf, type KeptStylesheet, type KitFace, type MadeKit } from '../kit.js';
-import type { StandInBand } from '../stand-ins/index.js';
+import type { KitMoves, StandInBand } from '../stand-ins/index.js';
 import type { ToldDemand } from '../planning/cut.js';
 import { fetchedPart, type LeftOutFace, type Slice } from '../planning/made.js';
 import type { Reach, ReachedFormat } from '../reach.js';
@@ -31,6 +31,8 @@ export interface Manifest {
   pages: { page: string; bytes: number; files: string[]; otherFiles: string[] }[];
   /** Pages that fetch nothing on load, and may draw something of the kit after something happens. */
   otherPages: string[];
+  /** What moves on the pages when the faces arrive, and what stand-ins save of it. */
+  moves: KitMoves;
   /** Files to preload, relative to the kit. */
   preloads: string[];
   /** Every font file of the kit, with its digest. */
@@ -131,6 +133,7 @@ export function manifestOf(kit: MadeKit, version: string): Manifest {
     stylesheets: kit.stylesheets,
     pages,
     otherPages: otherPagesOf(kit, pages),
+    moves: kit.moves,
     preloads: preloadsOf(kit),
     files: Object.fromEntries(
       files

@@ -6,6 +6,7 @@ import { placeText } from '../../errors.js';
 import { facesOf, type KitFace, type KitFamily, type MadeKit } from '../kit.js';
 import { fetchedPart, restOf, whyWhole, type Part, type Slice } from '../planning/made.js';
 import { script as pageScript, style as pageStyle } from '../../browser/built/proof.js';
+import { overlay, overlayRules } from './proof-overlay.js';
 import { sampleTexts } from './sample-text.js';
 import { faceRules, stylesheetFile } from './stylesheet.js';
 
@@ -30,17 +31,18 @@ export function proofFile(kit: MadeKit): string {
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <title>Proof of the kit</title>
 <style id="kit">${stylesheetFile({ ...alone(kit), address: { fromRoot: kit.address.fromRoot } }).replace(/<(?=\/style)/gi, '\\3c ')}</style>
-<style>${pageStyle}</style>
+<style>${pageStyle}
+${faces.map((face, i) => overlayRules(face, idOf(i))).join('\n')}</style>
 <header>
   <h1>Proof of the kit</h1>
   <p>${count(faces.length, 'face')}, ${kilobytes(bytes)} in all; ${
     preloaded.length === 0 ? 'none preloaded' : `${preloaded.length} preloaded, ${kilobytes(preloadBytes)}`
-  }. <span id="summary" role="status"></span></p>
+  }. <span id="summary" role="status"></span>${movesText(kit)}</p>
   <label class="switch"><input type="checkbox" id="switch" checked> Web fonts</label>
 </header>
 <nav>${kit.families.map(({ family, role }) => `<a href="#${role}">${escapeHtml(family)}</a>`).join('')}</nav>
 <main>
-${kit.families.map(familySection).join('\n')}
+${kit.families.map((family) => familySection(family, faces)).join('\n')}
 </main>
 <script>${pageScript}</script>
 </html>
@@ -56,6 +58,15 @@ const alone = (kit: MadeKit): MadeKit => ({
   })),
 });
 
+/** Of a face on the page. */
+const idOf = (index: number) => `face ${index + 1}`;
+
+/** What moves on the pages of the site when the faces arrive. */
+function movesText({ moves: { paragraphs, untuned, tuned } }: MadeKit): string {
+  if (untuned === 0 && tuned === 0) return '';
+  return ` Until they arrive ${tuned === 0 ? 'none' : tuned} of ${count(paragraphs, 'paragraph')} of the site has other lines, ${untuned} with local fonts as they are.`;
+}
+
 /** Pixels that a line of the waterfall may take, roughly. */
 const widestLine = 1100;
 
@@ -68,10 +79,11 @@ function firstWords(text: string, characters: number): string {
 
 const count = (number: number, noun: string) => `${number} ${noun}${number === 1 ? '' : 's'}`;
 
-function familySection({ family, role, stack, faces }: KitFamily): string {
+/** @param all faces of the kit */
+function familySection({ family, role, stack, faces }: KitFamily, all: readonly KitFace[]): string {
   return `<section id="${role}">
   <h2>${escapeHtml(family)} <small>role ${role}, then ${escapeHtml(stack.slice(1).join(', '))}</small></h2>
-${faces.map((face) => faceArticle(face, role)).join('\n')}
+${faces.map((face) => faceArticle(face, role, idOf(all.indexOf(face)))).join('\n')}
 </section>`;
 }
 
@@ -158,7 +170,7 @@ function partDetails({ slice, characters, bytes }: Part): string {
   return `<details><summary>${partWords[slice]}: ${count(all.length, 'character')}, ${kilobytes(bytes.length)}</summary><p class="signs">${escapeHtml(signs.join(' '))}</p></details>`;
 }
 
-function faceArticle(face: KitFace, role: string): string {
+function faceArticle(face: KitFace, role: string, id: string): string {
   const { family, weight, style, source, preloadReason, preload, findings } = face;
   const part = fetchedPart(face);
   const rest = restOf(face);
@@ -195,6 +207,7 @@ function faceArticle(face: KitFace, role: string): string {
     ${axis}<table class="waterfall">${rows}</table>
     <div class="reading">${reading}</div>
   </div>
+  ${overlay(face, role, id)}
   ${[part, ...(rest ? [rest] : [])].map(partDetails).join('\n  ')}
   ${placesTable(face, css(shown))}
   <details><summary>The rule${rest ? 's' : ''}</summary><pre>${escapeHtml(faceRules(face, ''))}</pre></details>

@@ -4,7 +4,7 @@ import { CodePointSet } from '../../core/text/code-point-set.js';
 import { unicodeRangeText, type CodePointRanges } from '../../core/text/unicode-ranges.js';
 import { loadingMark, spacesLoadingMark } from '../../site/css/loading-mark.js';
 import { facesOf, type KitFace, type MadeKit } from '../kit.js';
-import { mainBand, standInRules, type StandInBand } from '../stand-ins/index.js';
+import { mainBand, standInRules, usualIn, type StandInBand } from '../stand-ins/index.js';
 import { fetchedPart, olderParts, restOf, type MadeFace, type Part } from '../planning/made.js';
 import type { ReachedFormat } from '../reach.js';
 
@@ -101,10 +101,6 @@ function loadingRules(kit: MadeKit): string[] {
   const hidden = `  html::before,\n  head {\n    position: absolute;\n    top: 0;\n    left: 0;\n    visibility: hidden;\n  }\n  head,\n  title {\n    display: block;\n    font-size: 0;\n  }\n`;
   return [`@supports (${isFirefox}) {\n${hidden}${rules.join('')}}\n`];
 }
-
-/** The weight of them that pages ask for most often. */
-const usualIn = ([low, high]: Range): number =>
-  [400, 700].find((weight) => low <= weight && weight <= high) ?? Math.min(Math.max(400, low), high);
 
 const isFirefox = '-moz-appearance: none';
 

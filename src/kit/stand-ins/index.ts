@@ -1,16 +1,26 @@
 /** Stand-ins: local fonts, tuned so that lines break where the face will break them. */
-export { paragraphsOf, type SampleParagraph, type SampleRun } from './sample.js';
+export { paragraphsOf, type PageParagraphs, type SampleParagraph, type SampleRun } from './sample.js';
 export {
   bandsOf,
   FaceSetters,
   mainBand,
   standInsFor,
+  usualIn,
   type MeasuredFont,
   type StandIn,
   type StandInBand,
   type StandInFace,
 } from './stand-ins.js';
 export { standInRules } from './rules.js';
-export { pageMoves, type PageMoves, type MovedParagraph, type StandInsOf } from './moves.js';
+export type { MovedParagraph, PageMoves } from './moves.js';
 export type { Moves } from './fit.js';
-export { keyOf, kitTextFaces, sentencesIn, standInsOfKit, type KitText, type KitTextFace } from './of-kit.js';
+export {
+  fittedStandIns,
+  keyOf,
+  kitTextFaces,
+  standInsOfKit,
+  type FaceStandIns,
+  type KitMoves,
+  type KitText,
+  type KitTextFace,
+} from './of-kit.js';

@@ -44,6 +44,14 @@ export interface SampleParagraph<Face> {
   isMeasureKnown: boolean;
 }
 
+/** What a page sets in faces of the kit, at one width of the screen. */
+export interface PageParagraphs<Face> {
+  page: string;
+  /** CSS pixels. */
+  width: number;
+  paragraphs: SampleParagraph<Face>[];
+}
+
 /** In em; a column beside a picture to a page without margins. */
 const usualMeasures: readonly number[] = [20, 26, 33, 41, 50, 60, 72, 90];
 /** What margins leave of a screen. */

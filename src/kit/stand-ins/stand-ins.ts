@@ -85,15 +85,18 @@ const fewLetters = 200;
 /**
  * The stand-ins of a face: for its light and its bold weights, where it has both.
  *
- * @param paragraphs of the site that are set in faces of the kit
- * @param sentences for faces that the site draws hardly any text with
+ * @param texts paragraphs of the site that are set in faces of the kit, and sentences for faces that it draws hardly any text with
  * @param measured fonts of the user, beside those that are known
+ * @param setters what sets text in the face
  */
 export function standInsFor<Face extends StandInFace>(
   face: Face,
-  paragraphs: readonly SampleParagraph<Face>[],
-  sentences: readonly SampleRun<Face>[],
+  {
+    paragraphs,
+    sentences,
+  }: { paragraphs: readonly SampleParagraph<Face>[]; sentences: readonly SampleRun<Face>[] },
   measured: readonly MeasuredFont[] = [],
+  setters = new FaceSetters(face),
 ): StandInBand[] {
   const asked = new Map<number, number>();
   for (const { runs } of paragraphs)
@@ -111,7 +114,7 @@ export function standInsFor<Face extends StandInFace>(
     const texts: readonly SampleParagraph<Face>[] = isOfSite
       ? own
       : sentences.map((run) => alone(run, weight));
-    return { weight, isOfSite, letters, standIns: fitted(face, weight, texts, measured) };
+    return { weight, isOfSite, letters, standIns: fitted(face, weight, texts, measured, setters) };
   });
 }
 
@@ -159,8 +162,8 @@ function fitted<Face extends StandInFace>(
   weight: Range,
   paragraphs: readonly SampleParagraph<Face>[],
   measured: readonly MeasuredFont[],
+  faceSetters: FaceSetters,
 ): StandIn[] {
-  const faceSetters = new FaceSetters(face);
   const results = candidatesFor(face, weight, measured).flatMap((candidate) => {
     const texts = fittedTexts(paragraphs, faceSetters, candidate.setter);
     if (texts.length === 0) return [];
@@ -193,19 +196,23 @@ function fitted<Face extends StandInFace>(
         untuned,
         tuned,
       };
-      setters.set(standIn, candidate.setter);
+      localSetters.set(standIn, candidate.setter);
       return standIn;
     });
 }
 
 /** What sets text in a stand-in as it is. */
-const setters = new WeakMap<StandIn, TextSetter>();
+const localSetters = new WeakMap<StandIn, TextSetter>();
 
-export const standInSetter = (standIn: StandIn): TextSetter | undefined => setters.get(standIn);
+export const standInSetter = (standIn: StandIn): TextSetter | undefined => localSetters.get(standIn);
 
 /** Of the weights of a face those that most text is set in. */
 export const mainBand = (bands: readonly StandInBand[]): StandInBand =>
   bands.reduce((most, band) => (band.letters > most.letters ? band : most));
+
+/** The weight of them that pages ask for most often. */
+export const usualIn = ([low, high]: Range): number =>
+  [400, 700].find((weight) => low <= weight && weight <= high) ?? Math.min(Math.max(400, low), high);
 
 const percent = (share: number) => Math.round(share * 10_000) / 100;
 const away = (scale: number) => Math.abs(Math.log(scale));
