@@ -2,6 +2,7 @@
 
 import { array, boolean, mixed, number, object, string, ValidationError, type InferType } from 'yup';
 import { slug } from '../core/face/slug.js';
+import { connections, type ConnectionName } from './connections.js';
 import {
   displays,
   faceAdvice,
@@ -140,6 +141,52 @@ const loadingSchema = object({
     ),
 });
 
+const isConnection = (value: unknown): value is ConnectionChoice =>
+  typeof value === 'string'
+    ? value in connections
+    : typeof value === 'object' &&
+      value !== null &&
+      ['rtt', 'down'].every((key) => Number((value as Record<string, unknown>)[key]) > 0) &&
+      Object.keys(value).length === 2;
+
+/** A line by its name, or by milliseconds there and back and kilobits in a second. */
+export type ConnectionChoice = ConnectionName | { rtt: number; down: number };
+
+const connectionAdvice = `write ${listed([...Object.keys(connections), '{ rtt: 300, down: 400 }'])}`;
+
+const planSchema = object({
+  connections: array(
+    mixed((value): value is ConnectionChoice => isConnection(value))
+      .typeError(connectionAdvice)
+      .required(connectionAdvice),
+  )
+    .transform((value: unknown, original: unknown) =>
+      original === undefined || Array.isArray(original) ? value : [original],
+    )
+    .min(1, connectionAdvice)
+    .default((): ConnectionChoice[] => ['slow phone', 'cable'])
+    .meta(
+      describedBy({
+        description:
+          'The lines that the plan is made for: by name, or milliseconds there and back and kbit/s.',
+        jsonSchema: {
+          type: 'array',
+          items: {
+            anyOf: [
+              { enum: Object.keys(connections) },
+              {
+                type: 'object',
+                properties: { rtt: { type: 'number' }, down: { type: 'number' } },
+                required: ['rtt', 'down'],
+                additionalProperties: false,
+              },
+            ],
+          },
+        },
+      }),
+    ),
+});
+
 const fileItem = {
   anyOf: [
     { type: 'string' },
@@ -256,6 +303,9 @@ export const configSchema = object({
   budget: budgetSchema
     .default(undefined)
     .meta(describedBy({ description: 'What the kit may weigh; over it, the build ends with 1.' })),
+  loading: planSchema
+    .default(() => ({ connections: ['slow phone', 'cable'] as ConnectionChoice[] }))
+    .meta(describedBy({ description: 'What preloads are planned for.' })),
   families: array(familySchema.required())
     .required('list the families to ship: families: [ … ]')
     .meta(describedBy({ description: 'The families to ship.' })),
@@ -268,7 +318,8 @@ export type FamilyConfig = KitConfig['families'][number];
 /** Keys of the full design that this version doesn't act on; ignoring them silently would mislead. */
 export const laterKeys: Readonly<Record<string, string>> = {
   'families[].loading.group': 'this version has no arrival groups',
-  loading: 'this version plans no loading',
+  'loading.inline': 'this version puts no fonts into pages',
+  'loading.loader': 'this version makes no loader',
 };
 
 /** Keys of earlier versions, and what they are called now. */

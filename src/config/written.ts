@@ -1,7 +1,7 @@
 // The config as a person writes it, for configs in TypeScript; what is read from it is in schema.ts
 
 import type { FontDisplay, DrawingDescriptors } from '../core/face/index.js';
-import type { FamilyConfig, KitConfig } from './schema.js';
+import type { ConnectionChoice, FamilyConfig, KitConfig } from './schema.js';
 
 /** `400`, `'700 italic'`, or `'300..800'` for a part of a variable face. */
 export type WrittenFace = number | `${number}${string}`;
@@ -59,6 +59,8 @@ export interface WrittenConfig {
   rest?: 'keep' | 'drop';
   /** What the kit may weigh; over it, the build ends with 1. */
   budget?: { page?: WrittenSize; face?: WrittenSize; preloads?: number };
+  /** The lines that preloads are planned for: by name, or milliseconds there and back and kilobits in a second. */
+  loading?: { connections?: OneOrMore<ConnectionChoice> };
   families: readonly WrittenFamily[];
 }
 
@@ -74,12 +76,13 @@ type SameKeys<Written, Read> = [keyof Written, keyof Read] extends [keyof Read, 
 type Part<Of, Key extends keyof Of> = NonNullable<Of[Key]>;
 
 /** Checked by the compiler: what is written and what is read have the same keys. */
-[true, true, true, true, true, true, true] satisfies [
+[true, true, true, true, true, true, true, true] satisfies [
   SameKeys<WrittenConfig, KitConfig>,
   SameKeys<WrittenFamily, FamilyConfig>,
   SameKeys<WrittenCharacters, Part<KitConfig, 'characters'>>,
   SameKeys<Part<WrittenConfig, 'site'>, Part<KitConfig, 'site'>>,
   SameKeys<WrittenConfig['output'], KitConfig['output']>,
   SameKeys<Part<WrittenConfig, 'budget'>, Part<KitConfig, 'budget'>>,
+  SameKeys<Part<WrittenConfig, 'loading'>, Part<KitConfig, 'loading'>>,
   SameKeys<Part<WrittenFamily, 'loading'>, FamilyConfig['loading']>,
 ];

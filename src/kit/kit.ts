@@ -1,5 +1,6 @@
 import type { LoadedFace, LoadedFamily } from './planning/loading.js';
 import type { FaceStandIns, KitMoves, StandInBand } from './stand-ins/index.js';
+import type { LoadingPlan } from './planning/plan-loading.js';
 import type { LeftOutFace } from './planning/made.js';
 import type { Reach } from './reach.js';
 
@@ -40,6 +41,8 @@ export interface KitFamily extends Omit<LoadedFamily, 'faces'> {
 export interface MadeKit {
   families: readonly KitFamily[];
   moves: KitMoves;
+  /** Where pages were read. */
+  plan: LoadingPlan | undefined;
   leftOut: readonly LeftOutFace[];
   stylesheets: readonly KeptStylesheet[];
   reach: Reach;

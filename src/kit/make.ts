@@ -7,18 +7,22 @@ import { manifestOf, type Manifest } from './files/manifest.js';
 import { moduleFiles } from './files/module.js';
 import { proofFile } from './files/proof.js';
 import { stylesheetFile } from './files/stylesheet.js';
-import type { KeptStylesheet, KitAddress, KitFace, MadeKit } from './kit.js';
-import { decidedLoading } from './planning/loading.js';
+import type { KeptStylesheet, KitAddress, KitFace, KitFamily, MadeKit } from './kit.js';
+import { decidedLoading, type LoadedFamily } from './planning/loading.js';
+import { planLoading, withPlan } from './planning/plan-loading.js';
 import { madeFaces, type MakeRequest } from './planning/make.js';
 import type { Reach } from './reach.js';
+import type { PageVisit } from './timeline/index.js';
 import { keyOf, kitTextFaces, standInsOfKit, type KitText } from './stand-ins/index.js';
 
 export interface KitRequest extends Omit<MakeRequest, 'formats'> {
-  config: Pick<KitConfig, 'families' | 'characters'>;
+  config: Pick<KitConfig, 'families' | 'characters' | 'budget' | 'loading'>;
   reach: Reach;
   address: KitAddress;
   /** The text of the site, for stand-ins; sentences are set without it. */
   text?: KitText | undefined;
+  /** What pages fetch before they are drawn; without it preloads are the same for all of them. */
+  visits?: readonly PageVisit[] | undefined;
   /** What stylesheets of hosts have besides, and their files by path inside the kit. */
   kept?: { stylesheets: readonly KeptStylesheet[]; files: ReadonlyMap<string, Uint8Array> } | undefined;
 }
@@ -29,35 +33,32 @@ export async function makeKit(
 ): Promise<{ files: Map<string, Uint8Array>; manifest: Manifest }> {
   const { config, reach, address, version, kept } = request;
   const { families: made, leftOut } = await madeFaces({ ...request, formats: reach.formats });
-  const loaded = decidedLoading(made, config);
-  const { standIns, moves } = standInsOfKit(
-    request.text ?? { faces: kitTextFaces(loaded), pages: [] },
-    config.characters?.languages ?? [],
-  );
-  const families = loaded.map((family) => ({
-    ...family,
-    faces: family.faces.map((face): KitFace => {
-      const { bands = [], sample } = standIns.get(keyOf(face)) ?? {};
-      return { ...face, standIns: bands, sample };
-    }),
-  }));
+  const decided = decidedLoading(made, config);
+  const ownText = request.text ?? { faces: kitTextFaces(decided), pages: [] };
+  const { standIns, moves } = standInsOfKit(ownText, config.characters?.languages ?? []);
+  const withStandIns = (of: readonly LoadedFamily[]): KitFamily[] =>
+    of.map((family) => ({
+      ...family,
+      faces: family.faces.map((face): KitFace => {
+        const { bands = [], sample } = standIns.get(keyOf(face)) ?? {};
+        return { ...face, standIns: bands, sample };
+      }),
+    }));
   const stylesheets = kept?.stylesheets ?? [];
+  const about = { leftOut, stylesheets, reach, address, moves, licences: new Map(), files: new Map() };
+  const css = stylesheetFile({ ...about, families: withStandIns(decided), plan: undefined });
+  const plan = planLoading({ families: decided, css, text: ownText, visits: request.visits ?? [], config });
   const kit: MadeKit = {
-    families,
-    moves,
-    leftOut,
-    stylesheets,
-    reach,
-    address,
-    licences: new Map(),
-    files: new Map(),
+    ...about,
+    families: withStandIns(withPlan(decided, plan, config)),
+    plan: plan.pages.length > 0 ? plan : undefined,
   };
-  for (const { faces } of families)
+  for (const { faces } of kit.families)
     for (const { parts } of faces) for (const { file, bytes } of parts) kit.files.set(file, bytes);
   for (const [path, bytes] of kept?.files ?? []) kit.files.set(path, bytes);
   addLicences(kit);
   const text = (path: string, content: string) => kit.files.set(path, new TextEncoder().encode(content));
-  text('kit.css', stylesheetFile(kit));
+  text('kit.css', css);
   text('kit.head.html', headFile(kit));
   text('ledger.json', ledgerFile(kit));
   for (const [path, content] of moduleFiles(kit)) text(path, content);

@@ -120,7 +120,7 @@ export function reachOf(query: readonly string[] | undefined, own: readonly stri
     else if (best.format !== 'woff2') needed.set(best.format, [...(needed.get(best.format) ?? []), browser]);
   }
   const served = list.filter((browser) => !without.includes(browser));
-  const lacking = otherFeatures.flatMap(([feature, words, effect]) => {
+  const lacking: Reach['lacking'] = otherFeatures.flatMap(([feature, words, effect]) => {
     const stats = statsOf(feature);
     const browsers = served.filter((browser) => !supports(stats, browser));
     return browsers.length > 0 ? [{ feature: words, browsers: browsers.map(browserName), effect }] : [];

@@ -120,19 +120,20 @@ async function buildKit(
   const site = configSite(config, base, options);
   const chosen = chosenFaces(config, sources);
   const faces = kitTextFaces(chosen);
-  const { pages, byScript, texts } = await demandingPages(config, site, faces, progress);
+  const folder = resolve(base, config.output.folder);
+  const { pages, byScript, texts, visits } = await demandingPages(config, site, faces, folder, progress);
   const cut = await cutToPages(config, chosen, pages);
   const steps = new Steps(
     'making the kit',
     cut.families.flatMap(({ faces }) => faces.map(({ source }) => source.size)),
     progress,
   );
-  const folder = resolve(base, config.output.folder);
   const { files, manifest } = await makeKit({
     config,
     cut,
     ...earlierIn(folder),
     text: { faces, pages: texts },
+    visits,
     kept: keptStylesheets(adoptedFolders(base), cut, pages),
     reach: reachOf(config.reach, config.reach ? undefined : projectBrowsers(base)),
     address: addressOf(config, base),

@@ -7,10 +7,12 @@ import type { DemandingPage } from '../../kit/planning/demand.js';
 import { demandingPage } from '../../kit/planning/plan.js';
 import { adoptedFolders, adoptedSheets, type AdoptedSheets } from '../adoption/adopted-sheets.js';
 import type { KitTextFace, PageParagraphs } from '../../kit/stand-ins/index.js';
+import type { PageVisit } from '../../kit/index.js';
 import type { OnProgress } from '../progress.js';
 import { siteParagraphs } from '../stand-ins/site-paragraphs.js';
 import { openSite, type OpenedSite } from '../scanning/open-site.js';
 import { scannedSite } from '../scanning/scan-threads.js';
+import { Visits } from './visits.js';
 
 /** How the pages of a config are read. */
 export interface ReadingOptions {
@@ -71,25 +73,34 @@ interface FoundOnPages {
   byScript: string[];
   /** What is set in faces of the kit. */
   texts: PageParagraphs<KitTextFace>[];
+  /** What they fetch before their first drawing. */
+  visits: PageVisit[];
 }
 
-/** What was found on the pages of a config; nothing where there are none. */
+/** What was found on the pages of a config; nothing where there are none. @param kitFolder absolute */
 export async function demandingPages(
   { site, characters }: KitConfig,
   { open }: ConfigSite,
   faces: readonly KitTextFace[],
+  kitFolder: string,
   progress?: OnProgress,
 ): Promise<FoundOnPages> {
   const isDemanding = characters?.fromSite !== false;
   const opened = site && (await open(progress));
-  if (!opened) return { pages: [], byScript: [], texts: [] };
+  if (!opened) return { pages: [], byScript: [], texts: [], visits: [] };
   try {
     const { pages } = isDemanding ? await scannedSite(opened.site, true, progress) : { pages: [] };
     const read = pages.map(demandingPage);
+    const visiting = new Visits(opened.site, kitFolder);
+    const visits: PageVisit[] = [];
+    const texts = await siteParagraphs(opened.site, faces, progress, async (page, scanned) => {
+      visits.push(await visiting.of(page, scanned));
+    });
     return {
       pages: read,
       byScript: read.filter(({ scripts }) => scripts > 0).map(({ page }) => page),
-      texts: await siteParagraphs(opened.site, faces, progress),
+      texts,
+      visits,
     };
   } finally {
     await opened.end();

@@ -7,6 +7,7 @@ import { sha256 } from '../digest.js';
 import { everyScreen } from '../../site/usage/page-face.js';
 import { facesOf, type KeptStylesheet, type KitFace, type MadeKit } from '../kit.js';
 import type { KitMoves, StandInBand } from '../stand-ins/index.js';
+import type { LoadingPlan } from '../planning/plan-loading.js';
 import type { ToldDemand } from '../planning/cut.js';
 import { fetchedPart, type LeftOutFace, type Slice } from '../planning/made.js';
 import type { Reach, ReachedFormat } from '../reach.js';
@@ -33,6 +34,8 @@ export interface Manifest {
   otherPages: string[];
   /** What moves on the pages when the faces arrive, and what stand-ins save of it. */
   moves: KitMoves;
+  /** What each page asks for ahead, by what that brings on which lines; where pages were read. */
+  plan?: LoadingPlan;
   /** Files to preload, relative to the kit. */
   preloads: string[];
   /** Every font file of the kit, with its digest. */
@@ -134,6 +137,7 @@ export function manifestOf(kit: MadeKit, version: string): Manifest {
     pages,
     otherPages: otherPagesOf(kit, pages),
     moves: kit.moves,
+    ...(kit.plan ? { plan: kit.plan } : {}),
     preloads: preloadsOf(kit),
     files: Object.fromEntries(
       files

@@ -1,0 +1,125 @@
+// The last step of a plan where pages were read: what each asks for ahead
+
+import { deflateSync } from 'node:zlib';
+import type { KitConfig } from '../../config/schema.js';
+import { FaceSetters, keyOf, type KitText, type KitTextFace } from '../stand-ins/index.js';
+import {
+  connections,
+  firstScreenful,
+  kitStylesheet,
+  ownConnection,
+  planPage,
+  type Connection,
+  type PagePlan,
+  type PageVisit,
+} from '../timeline/index.js';
+import type { LoadedFace, LoadedFamily } from './loading.js';
+import { fetchedPart } from './made.js';
+
+/** What is asked for ahead on each page, and when text is there on each line. */
+export interface LoadingPlan {
+  connections: Connection[];
+  pages: PagePlan[];
+}
+
+interface PlanRequest {
+  families: readonly LoadedFamily[];
+  /** As kit.css is written. */
+  css: string;
+  text: KitText;
+  visits: readonly PageVisit[];
+  config: Pick<KitConfig, 'families' | 'budget' | 'loading'>;
+}
+
+/** Where the budget doesn't say: more would compete with the stylesheet and the first picture for the same line. */
+const usualPreloads = 2;
+/** A telephone, on which lines are slow. */
+const narrow = 390;
+/** Headers of an answer, bytes. */
+const headers = 300;
+
+/** @param families with what was decided without a plan, which says what stays */
+export function planLoading({ families, css, text, visits, config }: PlanRequest): LoadingPlan {
+  const lines = config.loading.connections.map((one) =>
+    typeof one === 'string' ? connections[one] : ownConnection(one),
+  );
+  const stylesheet = deflateSync(css).length + headers;
+  const faces = families.flatMap((family, i) =>
+    family.faces.map((face) => ({ face, preload: config.families[i].loading.preload })),
+  );
+  const fileOf = (face: LoadedFace) => fetchedPart(face).file;
+  const listed = new Set(
+    faces.flatMap(({ face, preload }) => (typeof preload === 'object' && face.preload ? [fileOf(face)] : [])),
+  );
+  const closed = new Set(faces.flatMap(({ face, preload }) => (preload === 'auto' ? [] : [fileOf(face)])));
+  const files = new Map(faces.map(({ face }) => [keyOf(face), fileOf(face)]));
+  const setters = new Map<KitTextFace, FaceSetters>();
+  const settersOf = (face: KitTextFace): FaceSetters => {
+    let found = setters.get(face);
+    if (!found) setters.set(face, (found = new FaceSetters(face)));
+    return found;
+  };
+  const pages = visits.flatMap((visit): PagePlan[] => {
+    const letters = new Map<string, number>();
+    const paragraphs =
+      text.pages.find(({ page, width }) => page === visit.page && width === narrow)?.paragraphs ?? [];
+    for (const [face, count] of firstScreenful(paragraphs, settersOf)) {
+      const file = files.get(face.key);
+      if (file !== undefined) letters.set(file, (letters.get(file) ?? 0) + count);
+    }
+    const drawn = new Map(
+      faces
+        .filter(({ face }) => face.demand?.fetched.has(visit.page) === true)
+        .map(({ face }) => [fileOf(face), face]),
+    );
+    if (drawn.size === 0) return [];
+    const fonts = Array.from(drawn, ([key, face]) => ({
+      key,
+      origin: visit.origin,
+      bytes: fetchedPart(face).bytes.length + headers,
+      display: face.display,
+      letters: letters.get(key) ?? 0,
+    }));
+    const kit = { key: kitStylesheet, origin: visit.origin, bytes: stylesheet, kind: 'stylesheet' as const };
+    const wishes = { most: config.budget?.preloads ?? usualPreloads, listed, closed };
+    return [planPage({ ...visit, blocking: [kit, ...visit.blocking], fonts }, lines, wishes)];
+  });
+  return { connections: lines, pages };
+}
+
+/** Faces as most of the pages that draw them ask for them, where the config leaves it to the plan. */
+export function withPlan(
+  families: readonly LoadedFamily[],
+  { pages }: LoadingPlan,
+  config: Pick<KitConfig, 'families'>,
+): LoadedFamily[] {
+  if (pages.length === 0) return [...families];
+  return families.map((family, i) => {
+    if (config.families[i].loading.preload !== 'auto') return family;
+    const faces = family.faces.map((face): LoadedFace => {
+      const { file } = fetchedPart(face);
+      const own = pages.filter(({ page }) => face.demand?.fetched.has(page) === true);
+      const preloading = own.filter(({ preloads }) => preloads.includes(file));
+      const preload = preloading.length > 0 && preloading.length * 2 >= own.length;
+      return { ...face, preload, preloadReason: reasonOf(file, own, preload) };
+    });
+    return { ...family, faces };
+  });
+}
+
+/** As in `its text is there 0.9 s earlier on a slow phone`. */
+function reasonOf(file: string, pages: readonly PagePlan[], preload: boolean): string {
+  const effects = pages.flatMap(({ effects: own, next }) =>
+    [...own, ...(next ? [next] : [])].filter((one) => one.file === file),
+  );
+  if (effects.length === 0) return 'no page draws it first; it is asked for when it is needed';
+  const slowest = effects.map(({ lines: [first] }) => first).sort((a, b) => a.gain - b.gain)[
+    effects.length >> 1
+  ];
+  const { connection, gain, cost } = slowest;
+  const later = cost >= 10 ? `, the first drawing ${seconds(cost)} later` : '';
+  const words = `text in it ${seconds(gain)} earlier on a ${connection}${later}`;
+  return preload ? words : `it would bring ${words}`;
+}
+
+const seconds = (milliseconds: number) => `${(milliseconds / 1000).toFixed(milliseconds < 95 ? 2 : 1)} s`;

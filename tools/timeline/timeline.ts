@@ -1,0 +1,148 @@
+// Holds the timelines of a kit against Chromium behind lines that are paced: the first drawing, and when each face is there.
+//   npm run timeline -- <folder of a project with a config> [--pages <page…>] [--runs <n>] [--connections "slow phone" cable]
+import { cpSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, relative, resolve } from 'node:path';
+import puppeteer from 'puppeteer-core';
+import { loadConfig } from '#src/config/load.js';
+import {
+  connections,
+  pageTimeline,
+  type BrowserWork,
+  type Connection,
+  type PageFiles,
+} from '#src/kit/timeline/index.js';
+import type { Manifest } from '#src/kit/index.js';
+import { browserPath } from '../../test-support/engines.js';
+import { cli } from '../../test-support/cli.js';
+import { Arguments } from '../homecoming/arguments.js';
+import { fileAt, serveCounting } from '../homecoming/serve.js';
+import { startPacingProxy } from './pacing-proxy.js';
+
+const args = new Arguments();
+const { named } = args;
+if (named === undefined) throw new Error('name the folder of a project');
+const [runs = '20'] = args.valuesOf('--runs');
+const lines: Connection[] = Object.values(connections).filter(
+  ({ name }) => args.valuesOf('--connections').length === 0 || args.valuesOf('--connections').includes(name),
+);
+
+interface Visit {
+  paint: number;
+  /** When the page was there, and the last stylesheet. */
+  page: number;
+  styles: number;
+  /** When each font was there, by its file. */
+  fonts: Map<string, number>;
+}
+
+const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[values.length >> 1];
+
+async function visit(url: string, proxy: number): Promise<Visit> {
+  const browser = await puppeteer.launch({
+    executablePath: browserPath('chromium')!,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-background-networking',
+      `--proxy-server=http://127.0.0.1:${proxy}`,
+      '--proxy-bypass-list=<-loopback>',
+    ],
+  });
+  try {
+    const tab = await browser.newPage();
+    await tab.setViewport({ width: 390, height: 800 });
+    await tab.goto(url, { waitUntil: 'load', timeout: 60_000 });
+    await tab.evaluate('document.fonts.ready.then(() => new Promise((done) => setTimeout(done, 300)))');
+    const { fonts, ...times } = (await tab.evaluate(`({
+      paint: performance.getEntriesByName('first-contentful-paint')[0]?.startTime,
+      page: performance.getEntriesByType('navigation')[0].responseEnd,
+      styles: Math.max(...performance.getEntriesByType('resource').filter(({ initiatorType }) => initiatorType === 'link' || initiatorType === 'css').filter(({ name }) => name.endsWith('.css')).map(({ responseEnd }) => responseEnd)),
+      fonts: performance.getEntriesByType('resource').filter(({ name }) => name.endsWith('.woff2')).map(({ name, responseEnd }) => [name, responseEnd]),
+    })`)) as Omit<Visit, 'fonts'> & { fonts: [string, number][] };
+    return {
+      ...times,
+      fonts: new Map(fonts.map(([name, end]) => [name.slice(name.indexOf('faces/')), end])),
+    };
+  } finally {
+    await browser.close();
+  }
+}
+
+const folder = mkdtempSync(join(tmpdir(), 'dense-glyph-timeline-'));
+cpSync(named, folder, { recursive: true });
+for (const command of ['build', 'wire']) await cli([command, '--quiet'], folder);
+const { config, base } = await loadConfig(folder);
+const root = resolve(base, config.site!.root);
+const kit = resolve(base, config.output.folder);
+const manifest = JSON.parse(readFileSync(join(kit, 'kit.json'), 'utf8')) as Manifest;
+const server = await serveCounting((url) => fileAt(root, url));
+const differences: number[] = [];
+/** What the browser takes for itself, whatever the line: seen on one without delay. */
+async function workOn(page: string): Promise<BrowserWork> {
+  const proxy = await startPacingProxy({ ...connections.cable, rtt: 0, down: 1e6 });
+  try {
+    const visits: Visit[] = [];
+    for (let i = 0; i < Number(runs); i++) {
+      proxy.reset();
+      visits.push(await visit(`${server.origin}/${page}`, proxy.port));
+    }
+    return {
+      start: median(visits.map((one) => one.page)),
+      drawing: median(visits.map(({ paint, styles }) => paint - styles)),
+    };
+  } finally {
+    proxy.close();
+  }
+}
+const works = new Map<string, BrowserWork>();
+try {
+  for (const line of lines) {
+    const proxy = await startPacingProxy(line);
+    try {
+      for (const { page, preloads, files } of manifest.plan?.pages ?? []) {
+        const chosen = args.valuesOf('--pages');
+        if (chosen.length > 0 && !chosen.includes(page)) continue;
+        const visits: Visit[] = [];
+        for (let i = 0; i < Number(runs); i++) {
+          proxy.reset();
+          visits.push(await visit(`${server.origin}/${page}`, proxy.port));
+        }
+        let work = works.get(page);
+        if (!work) works.set(page, (work = await workOn(page)));
+        const paced = { ...line, firstWindow: Infinity };
+        const told = pageTimeline(
+          files as PageFiles,
+          { preloads },
+          paced,
+          { http: '2', order: 'in turns' },
+          work,
+        );
+        const rows: [string, number, number][] = [
+          ['first drawing', median(visits.map(({ paint }) => paint)), told.firstPaint],
+          ...told.fonts.map(({ key, there }): [string, number, number] => [
+            key,
+            median(visits.map(({ fonts }) => fonts.get(key) ?? NaN)),
+            there,
+          ]),
+        ];
+        for (const [what, measured, foretold] of rows) {
+          const share = foretold / measured - 1;
+          if (!Number.isNaN(share)) differences.push(Math.abs(share));
+          console.log(
+            `${line.name} | ${page} | ${what} | ${measured.toFixed(0)} | ${foretold.toFixed(0)} | ${(share * 100).toFixed(1)} %`,
+          );
+        }
+      }
+    } finally {
+      proxy.close();
+    }
+  }
+} finally {
+  await server.close();
+  rmSync(folder, { recursive: true, force: true });
+}
+const within = differences.filter((one) => one <= 0.15).length;
+console.log(
+  `${relative('', named)}: ${within} of ${differences.length} within 15 %, median ${(median(differences) * 100).toFixed(1)} %`,
+);
