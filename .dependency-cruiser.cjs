@@ -12,7 +12,7 @@ const layers = {
   site: ['^src/site/', '^src/core/(text|face)/', '^src/data/', root],
   config: ['^src/config/', '^src/core/face/', '^src/errors\\.ts$'],
   io: ['^src/io/', '^src/core/', '^src/errors\\.ts$'],
-  kit: ['^src/kit/', '^src/(core|site|data)/', '^src/config/(schema|face-choice)\\.ts$', root, built],
+  kit: ['^src/kit/', '^src/(core|site|data)/', '^src/config/(schema|face-choice|connections)\\.ts$', root, built],
   app: ['^src/(app|kit|config|io|site|core|data)/', '^src/(errors|findings|version)\\.ts$', built],
   rehearsal: ['^src/(rehearsal|app|kit|config|io|site|core|data)/', root],
   plugins: ['^src/(plugins|app|kit|config|io|site|core|data)/', root],

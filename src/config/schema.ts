@@ -129,6 +129,11 @@ const loadingSchema = object({
     .oneOf(displays, `write ${listed(displays)}`)
     .default('swap' as const)
     .meta(describedBy({ description: 'font-display of the rules.' })),
+  group: text()
+    .matches(/^[a-z][a-z0-9-]*$/, 'use small letters, digits and hyphens, as in "headline"')
+    .meta(
+      describedBy({ description: 'Its faces and those of other families with this word arrive together.' }),
+    ),
   preload: mixed(isPreload)
     .transform(facesFrom)
     .typeError('write auto, none, or a list of faces, as in [400, 700 italic]')
@@ -155,6 +160,15 @@ export type ConnectionChoice = ConnectionName | { rtt: number; down: number };
 const connectionAdvice = `write ${listed([...Object.keys(connections), '{ rtt: 300, down: 400 }'])}`;
 
 const planSchema = object({
+  loader: text()
+    .oneOf(['auto', 'none'] as const, 'write auto or none')
+    .default('auto' as const)
+    .meta(
+      describedBy({
+        description:
+          'Whether faces of a group are switched on together by a script; none: each comes by itself.',
+      }),
+    ),
   connections: array(
     mixed((value): value is ConnectionChoice => isConnection(value))
       .typeError(connectionAdvice)
@@ -241,7 +255,7 @@ const familySchema = object({
     ),
   stack: listOfTexts('What follows in font-family, in order.').default(() => ['sans-serif']),
   loading: loadingSchema
-    .default(() => ({ display: 'swap' as const, preload: 'auto' as const }))
+    .default(() => ({ display: 'swap' as const, preload: 'auto' as const, group: undefined }))
     .meta(describedBy({ description: 'How its faces are loaded.' })),
   characters: charactersSchema
     .default(undefined)
@@ -304,7 +318,7 @@ export const configSchema = object({
     .default(undefined)
     .meta(describedBy({ description: 'What the kit may weigh; over it, the build ends with 1.' })),
   loading: planSchema
-    .default(() => ({ connections: ['slow phone', 'cable'] as ConnectionChoice[] }))
+    .default(() => ({ connections: ['slow phone', 'cable'] as ConnectionChoice[], loader: 'auto' as const }))
     .meta(describedBy({ description: 'What preloads are planned for.' })),
   families: array(familySchema.required())
     .required('list the families to ship: families: [ … ]')
@@ -317,9 +331,7 @@ export type FamilyConfig = KitConfig['families'][number];
 
 /** Keys of the full design that this version doesn't act on; ignoring them silently would mislead. */
 export const laterKeys: Readonly<Record<string, string>> = {
-  'families[].loading.group': 'this version has no arrival groups',
   'loading.inline': 'this version puts no fonts into pages',
-  'loading.loader': 'this version makes no loader',
 };
 
 /** Keys of earlier versions, and what they are called now. */

@@ -40,7 +40,7 @@ export interface WrittenFamily {
   faces?: OneOrMore<WrittenFace>;
   /** What follows in `font-family`, in order. */
   stack?: OneOrMore<string>;
-  loading?: { display?: FontDisplay; preload?: 'auto' | 'none' | OneOrMore<WrittenFace> };
+  loading?: { group?: string; display?: FontDisplay; preload?: 'auto' | 'none' | OneOrMore<WrittenFace> };
   /** The kit’s, if left out. */
   characters?: WrittenCharacters;
   /** Who says that the family may be used; goes into the ledger. */
@@ -60,7 +60,7 @@ export interface WrittenConfig {
   /** What the kit may weigh; over it, the build ends with 1. */
   budget?: { page?: WrittenSize; face?: WrittenSize; preloads?: number };
   /** The lines that preloads are planned for: by name, or milliseconds there and back and kilobits in a second. */
-  loading?: { connections?: OneOrMore<ConnectionChoice> };
+  loading?: { connections?: OneOrMore<ConnectionChoice>; loader?: 'auto' | 'none' };
   families: readonly WrittenFamily[];
 }
 

@@ -2,6 +2,7 @@ import { basename } from 'node:path';
 import type { KitConfig } from '../config/schema.js';
 import { slug } from '../core/face/slug.js';
 import { headFile } from './files/head.js';
+import { loaderFile } from './files/loader.js';
 import { ledgerFile } from './files/ledger.js';
 import { manifestOf, type Manifest } from './files/manifest.js';
 import { moduleFiles } from './files/module.js';
@@ -60,6 +61,8 @@ export async function makeKit(
   const text = (path: string, content: string) => kit.files.set(path, new TextEncoder().encode(content));
   text('kit.css', css);
   text('kit.head.html', headFile(kit));
+  const loader = loaderFile(kit);
+  if (loader !== undefined) text('kit.loader.js', loader);
   text('ledger.json', ledgerFile(kit));
   for (const [path, content] of moduleFiles(kit)) text(path, content);
   text('proof.html', proofFile(kit));

@@ -73,7 +73,7 @@ const folder = mkdtempSync(join(tmpdir(), 'dense-glyph-timeline-'));
 cpSync(named, folder, { recursive: true });
 for (const command of ['build', 'wire']) await cli([command, '--quiet'], folder);
 const { config, base } = await loadConfig(folder);
-const root = resolve(base, config.site!.root);
+const root = resolve(base, config.site.root);
 const kit = resolve(base, config.output.folder);
 const manifest = JSON.parse(readFileSync(join(kit, 'kit.json'), 'utf8')) as Manifest;
 const server = await serveCounting((url) => fileAt(root, url));
@@ -111,13 +111,7 @@ try {
         let work = works.get(page);
         if (!work) works.set(page, (work = await workOn(page)));
         const paced = { ...line, firstWindow: Infinity };
-        const told = pageTimeline(
-          files as PageFiles,
-          { preloads },
-          paced,
-          { http: '2', order: 'in turns' },
-          work,
-        );
+        const told = pageTimeline(files, { preloads }, paced, { http: '2', order: 'in turns' }, work);
         const rows: [string, number, number][] = [
           ['first drawing', median(visits.map(({ paint }) => paint)), told.firstPaint],
           ...told.fonts.map(({ key, there }): [string, number, number] => [

@@ -15,6 +15,8 @@ export interface KitAtHand {
   url: string | undefined;
   /** From the root of the site, with slashes. */
   fromRoot: string;
+  /** The text of kit.loader.js, where there is one. */
+  loader: string | undefined;
   /** Digests of its font files. */
   digests: ReadonlySet<string>;
 }
@@ -53,7 +55,9 @@ export function kitAtHand({ output }: Pick<KitConfig, 'output'>, base: string, r
       'move it below the root, or say in output.url what browsers ask for',
     );
   const digests = new Set(Object.values(manifest.files).map(({ sha256 }) => sha256));
-  return { manifest, folder, url, fromRoot, digests };
+  const script = manifest.loader && read(manifest.loader.file);
+  const loader = script && new TextDecoder().decode(script);
+  return { manifest, folder, url, fromRoot, loader, digests };
 }
 
 /** @throws DenseGlyphError */

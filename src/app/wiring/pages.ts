@@ -5,7 +5,7 @@ import { pathOfAddress } from '../../io/addresses.js';
 import type { EditedFile } from '../../io/edited-files.js';
 import { isBelow, readBytes } from '../../io/read.js';
 import type { SiteFolder } from '../../io/site-folder.js';
-import { headMarkup } from '../../kit/files/head.js';
+import { headMarkup, type HeadParts } from '../../kit/files/head.js';
 import { wiredPage, type PageWiring } from '../../site/edits/page-edits.js';
 import { withStacks, type StackNames } from '../../site/edits/stack-edits.js';
 import { baseOf } from '../../site/html/base-url.js';
@@ -74,7 +74,9 @@ async function wiredOne(
     return 'it has a base element, which relative URLs start from; set output.url in the config';
   const pathOf = (url: string) => pathIn(url, fromRoot, site);
   const wiring: PageWiring = {
-    markup: isWired ? headMarkup(preloadsOf(page, kit), kitBase(kit, fromRoot)) : undefined,
+    markup: isWired
+      ? headMarkup({ preloads: preloadsOf(page, kit), loader: loaderFor(page, kit) }, kitBase(kit, fromRoot))
+      : undefined,
     verdict: (kind, url, isAskedOtherwise) =>
       replaced.verdict(kind, url, { page: fromRoot, path: pathOf(url), isWired }, isAskedOtherwise),
     mayDeclare: (url) => {
@@ -109,11 +111,24 @@ function needsKit(
   return hasScripts && replaced.declaresFamily(fontFaces);
 }
 
-/** Those that the page draws; all of them where the pages weren't read. */
-function preloadsOf(page: string, { manifest: { preloads, pages, otherPages } }: KitAtHand): string[] {
+/** Those that are planned for the page, else those of the kit that it draws; all of them where the pages weren't read. */
+function preloadsOf(page: string, { manifest: { preloads, pages, otherPages, plan } }: KitAtHand): string[] {
+  const planned = plan?.pages.find((one) => one.page === page);
+  if (planned) return planned.preloads;
   if (pages.length + otherPages.length === 0) return preloads;
   const files = pages.find((one) => one.page === page)?.files ?? [];
   return preloads.filter((file) => files.includes(file));
+}
+
+/** With the faces of groups that the page draws. */
+function loaderFor(page: string, { loader, manifest }: KitAtHand): HeadParts['loader'] {
+  if (loader === undefined || !manifest.loader) return undefined;
+  const { pages, otherPages } = manifest;
+  if (pages.length + otherPages.length === 0) return { text: loader };
+  const { files = [], otherFiles = [] } = pages.find((one) => one.page === page) ?? {};
+  const drawn = new Set([...files, ...otherFiles]);
+  const all = manifest.loader.groups.flatMap((group) => group.files);
+  return { text: loader, faces: all.flatMap((file, i) => (drawn.has(file) ? [i] : [])) };
 }
 
 /** Where a file is that an address of a page leads to, whether it is there or not; undefined for other hosts. */

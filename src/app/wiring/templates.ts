@@ -34,7 +34,8 @@ export function wiredTemplates(
       // Files of the site are where pages are made, which nobody knows here.
       replaced.verdict(kind, address, { page: '', path: undefined, isWired: false }, isAskedOtherwise);
     const made = wiredTemplate(text, extname(path).slice(1), {
-      markup: url === undefined ? '' : headMarkup(manifest.preloads, url),
+      markup:
+        url === undefined ? '' : headMarkup({ preloads: manifest.preloads, loader: wholeLoader(kit) }, url),
       verdict: verdictOf,
       mayDeclare: (address) => replaced.mayDeclare(address, undefined),
       rules: {
@@ -48,6 +49,8 @@ export function wiredTemplates(
   }
   return { files, findings };
 }
+
+const wholeLoader = ({ loader }: KitAtHand) => (loader === undefined ? undefined : { text: loader });
 
 /** Addresses that a template asks and that the kit replaces, by their lines. */
 function leftIn(source: string, file: string, why: string, replaced: Replaced): Finding[] {

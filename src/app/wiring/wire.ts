@@ -114,7 +114,8 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
 function printedFor(form: PastedForm, kit: KitAtHand, base: string): { text: string; where: string } {
   const url = kit.url ?? `/${kit.fromRoot}/`;
   const css = textOf(readBytes(join(kit.folder, 'kit.css'), 'kit.css'));
-  return pasted(form, { url, preloads: kit.manifest.preloads, css, packages: dependenciesOf(base) });
+  const { preloads, plan } = kit.manifest;
+  return pasted(form, { url, preloads, plan, loader: kit.loader, css, packages: dependenciesOf(base) });
 }
 
 /** What a call goes by. */

@@ -4,6 +4,7 @@ import type { Finding } from '../../findings.js';
 import { whyWhole } from '../../kit/planning/made.js';
 import type { Manifest, ManifestFace } from '../../kit/index.js';
 import { movedParagraphs } from './moves.js';
+import { planLines } from './plan.js';
 import { count, kilobytes, share, table } from './words.js';
 
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
@@ -81,6 +82,7 @@ export function kitLines(manifest: Manifest, folder: string, changed: boolean, a
     '',
     ...table(columns, [...rows, [...total, '']]),
     ...pageLines(manifest, allPages),
+    ...planLines(manifest.plan, allPages),
     ...moveLines(manifest, allPages),
     ...reachLines(manifest),
     ...(notes.length > 0 ? ['', ...notes.map((note) => `${colors.yellow('note')}  ${note}`)] : []),

@@ -21,6 +21,10 @@ export function count(number: number, noun: string): string {
 // eslint-disable-next-line no-control-regex -- colour codes have no width
 const widthOf = (text: string) => text.replace(/\x1b\[\d+m/g, '').length;
 
+/** Of milliseconds, as in `0.24 s`. */
+export const seconds = (milliseconds: number): string =>
+  `${(milliseconds / 1000).toFixed(Math.abs(milliseconds) < 995 ? 2 : 1)} s`;
+
 export interface Column {
   title: string;
   align?: 'right';

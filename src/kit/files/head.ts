@@ -2,20 +2,29 @@ import escapeHtml from 'escape-html';
 import { mediaTypes } from '../../core/containers/index.js';
 import { facesOf, type MadeKit } from '../kit.js';
 import { fetchedPart } from '../planning/made.js';
+import { loaderFile } from './loader.js';
 
-/**
- * The elements for `<head>`: preloads first, then the stylesheet.
- *
- * @param preloads files of the kit, as its manifest lists them
- * @param base what URLs start with
- */
-export function headMarkup(preloads: readonly string[], base: string): string {
+/** What a head has of a kit. */
+export interface HeadParts {
+  /** Files of the kit, as its manifest lists them. */
+  preloads: readonly string[];
+  /** kit.loader.js, where there is one, and the faces of groups that the page draws by their numbers; all if left out. */
+  loader?: { text: string; faces?: readonly number[] | undefined } | undefined;
+}
+
+/** The elements for `<head>`: preloads first, then the loader and the stylesheet. @param base what URLs start with */
+export function headMarkup({ preloads, loader }: HeadParts, base: string): string {
   const url = (path: string) => escapeHtml(encodeURI(base + path));
   // Fonts are fetched in CORS mode without credentials; a preload that isn't is fetched a second time.
   const hints = preloads.map(
     (file) => `<link rel="preload" href="${url(file)}" as="font" type="${mediaTypes.woff2}" crossorigin>\n`,
   );
-  return `${hints.join('')}<link rel="stylesheet" href="${url('kit.css')}">\n`;
+  const faces = loader?.faces ? ` data-faces="${loader.faces.join(' ')}"` : '';
+  const script =
+    loader && loader.faces?.length !== 0
+      ? `<script data-base="${url('')}"${faces}>${loader.text}</script>\n`
+      : '';
+  return `${hints.join('')}${script}<link rel="stylesheet" href="${url('kit.css')}">\n`;
 }
 
 /** Files to preload, in the order of the families. */
@@ -27,6 +36,11 @@ export const preloadsOf = (kit: MadeKit): string[] => [
   ),
 ];
 
+export function loaderOf(kit: MadeKit): HeadParts['loader'] {
+  const text = loaderFile(kit);
+  return text === undefined ? undefined : { text };
+}
+
 /** kit.head.html */
 export function headFile(kit: MadeKit): string {
   const { url, fromRoot } = kit.address;
@@ -34,5 +48,5 @@ export function headFile(kit: MadeKit): string {
     ? '<!-- For <head>, before other stylesheets. -->\n'
     : '<!-- For <head> of pages in the site’s root folder, before other stylesheets. In a subfolder, put ../ before each\n' +
       '     path, or set output.url in the config for URLs that fit every page. -->\n';
-  return note + headMarkup(preloadsOf(kit), url ?? fromRoot);
+  return note + headMarkup({ preloads: preloadsOf(kit), loader: loaderOf(kit) }, url ?? fromRoot);
 }

@@ -12,6 +12,7 @@ import type { ToldDemand } from '../planning/cut.js';
 import { fetchedPart, type LeftOutFace, type Slice } from '../planning/made.js';
 import type { Reach, ReachedFormat } from '../reach.js';
 import { preloadsOf } from './head.js';
+import { loaderFacts, type LoaderFacts } from './loader.js';
 
 /** kit.json: what is in the kit and why. */
 export interface Manifest {
@@ -36,6 +37,8 @@ export interface Manifest {
   moves: KitMoves;
   /** What each page asks for ahead, by what that brings on which lines; where pages were read. */
   plan?: LoadingPlan;
+  /** The script that switches groups of faces on together, where the config has such. */
+  loader?: LoaderFacts;
   /** Files to preload, relative to the kit. */
   preloads: string[];
   /** Every font file of the kit, with its digest. */
@@ -124,6 +127,7 @@ export function manifestOf(kit: MadeKit, version: string): Manifest {
     stack,
     faces: faces.map((face) => manifestFace(face, kit.address.url ?? '')),
   }));
+  const loader = loaderFacts(kit);
   const files = [...kit.files].sort(([a], [b]) => (a < b ? -1 : 1));
   const isFont = (path: string) => path.startsWith('faces/');
   const pages = pagesOf(kit);
@@ -138,6 +142,7 @@ export function manifestOf(kit: MadeKit, version: string): Manifest {
     otherPages: otherPagesOf(kit, pages),
     moves: kit.moves,
     ...(kit.plan ? { plan: kit.plan } : {}),
+    ...(loader ? { loader } : {}),
     preloads: preloadsOf(kit),
     files: Object.fromEntries(
       files

@@ -1,7 +1,7 @@
 import { fontFamilyList, rangeText } from '../../core/face/index.js';
 import type { MadeKit } from '../kit.js';
 import { fetchedPart } from '../planning/made.js';
-import { headMarkup, preloadsOf } from './head.js';
+import { headMarkup, loaderOf, preloadsOf } from './head.js';
 import { stylesheetFile } from './stylesheet.js';
 
 const types = `/** A face that the kit ships. */
@@ -49,7 +49,9 @@ export function moduleFiles(kit: MadeKit): [path: string, content: string][] {
   const stacks = Object.fromEntries(kit.families.map(({ role, stack }) => [role, fontFamilyList(stack)]));
   const json = (value: unknown) => JSON.stringify(value, null, 2);
   const placeholder = '\0base\0';
-  const markup = headMarkup(preloadsOf(kit), placeholder).split(encodeURI(placeholder));
+  const markup = headMarkup({ preloads: preloadsOf(kit), loader: loaderOf(kit) }, placeholder).split(
+    encodeURI(placeholder),
+  );
   const module = [
     '// Made by dense-glyph build.',
     `export const faces = ${json(faces)};`,

@@ -1,8 +1,9 @@
 import { mediaTypes } from '../../core/containers/index.js';
+import type { LoadingPlan } from '../planning/plan-loading.js';
 import { headMarkup } from './head.js';
 
 /** What can be pasted where pages don't exist as files. */
-export const pastedForms = ['html', 'css', 'link-header', 'early-hints', 'module'] as const;
+export const pastedForms = ['html', 'css', 'link-header', 'early-hints', 'header-file', 'module'] as const;
 export type PastedForm = (typeof pastedForms)[number];
 
 export interface PastedParts {
@@ -10,6 +11,10 @@ export interface PastedParts {
   url: string;
   /** Files to preload, inside the kit. */
   preloads: readonly string[];
+  /** What each page asks for ahead, where pages were read. */
+  plan?: LoadingPlan | undefined;
+  /** The text of kit.loader.js, where there is one. */
+  loader: string | undefined;
   /** The text of kit.css. */
   css: string;
   /** What the project depends on, by name. */
@@ -30,15 +35,18 @@ const heads: readonly (readonly [name: string, place: string])[] = [
 /** What to paste, and where to. */
 export function pasted(
   form: PastedForm,
-  { url, preloads, css, packages }: PastedParts,
+  { url, preloads, plan, loader, css, packages }: PastedParts,
 ): { text: string; where: string } {
   const head = heads.find(([name]) => packages.includes(name))?.[1] ?? '<head> of every page';
-  const links = preloads.map(
-    (file) => `<${encodeURI(url + file)}>; rel=preload; as=font; type="${mediaTypes.woff2}"; crossorigin`,
-  );
+  const linkTo = (file: string) =>
+    `<${encodeURI(url + file)}>; rel=preload; as=font; type="${mediaTypes.woff2}"; crossorigin`;
+  const links = preloads.map(linkTo);
   switch (form) {
     case 'html':
-      return { text: headMarkup(preloads, url), where: `${head}, before other stylesheets` };
+      return {
+        text: headMarkup({ preloads, loader: loader === undefined ? undefined : { text: loader } }, url),
+        where: `${head}, before other stylesheets`,
+      };
     case 'css':
       // Relative URLs start from kit.css, and this will lie elsewhere.
       return {
@@ -52,10 +60,30 @@ export function pasted(
         text: `HTTP/1.1 103 Early Hints\n${links.map((link) => `Link: ${link}\n`).join('')}`,
         where: 'what the server sends before the page is ready (RFC 8297)',
       };
+    case 'header-file': {
+      const pages = plan?.pages ?? [{ page: '*', preloads }];
+      const rules = pages.flatMap(({ page, preloads: own }) =>
+        own.length === 0
+          ? []
+          : pathsOf(page).map(
+              (path) => `${path}\n${own.map((file) => `  Link: ${linkTo(file)}\n`).join('')}`,
+            ),
+      );
+      return {
+        text: rules.join(''),
+        where: 'the file of headers that your static host reads, for each page what it draws first',
+      };
+    }
     case 'module':
       return {
         text: `import { head } from './kit.mjs';\n\n// Into ${head}:\nconst markup = head(${JSON.stringify(url)});\n`,
         where: 'the code that renders pages; kit.mjs lies in the kit',
       };
   }
+}
+
+/** What a page of a folder is asked for by. */
+function pathsOf(page: string): string[] {
+  const path = `/${encodeURI(page)}`;
+  return /(^|\/)index\.html?$/.test(path) ? [path.replace(/index\.html?$/, ''), path] : [path];
 }

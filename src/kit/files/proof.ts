@@ -54,6 +54,7 @@ const alone = (kit: MadeKit): MadeKit => ({
   ...kit,
   families: kit.families.map((family) => ({
     ...family,
+    group: undefined,
     faces: family.faces.map((face) => ({ ...face, standIns: [] })),
   })),
 });

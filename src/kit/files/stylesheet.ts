@@ -3,7 +3,7 @@ import { fontFaceText, fontFamilyList, formatHints, type Range } from '../../cor
 import { CodePointSet } from '../../core/text/code-point-set.js';
 import { unicodeRangeText, type CodePointRanges } from '../../core/text/unicode-ranges.js';
 import { loadingMark, spacesLoadingMark } from '../../site/css/loading-mark.js';
-import { facesOf, type KitFace, type MadeKit } from '../kit.js';
+import type { KitFace, MadeKit } from '../kit.js';
 import { mainBand, standInRules, usualIn, type StandInBand } from '../stand-ins/index.js';
 import { fetchedPart, olderParts, restOf, type MadeFace, type Part } from '../planning/made.js';
 import type { ReachedFormat } from '../reach.js';
@@ -18,22 +18,30 @@ const sourceOrder: readonly ReachedFormat['format'][] = ['eot', 'woff2', 'woff',
  * last one first: Chromium else takes a letter apart that the site's part has, where the rest has its pieces.
  *
  * @param base what their URLs start with
+ * @param isGrouped whether the loader declares it where there are scripts
  */
-export function faceRules(face: KitFace, base: string): string {
-  if (face.standIns.length === 0) return rulesOf(face, base, face.weight);
+export function faceRules(face: KitFace, base: string, isGrouped = false): string {
+  const ofFace = (weight: Range, hasRange = false) => {
+    if (!isGrouped) return rulesOf(face, base, weight, hasRange);
+    const [part, rest] = [fetchedPart(face), restOf(face)];
+    const alone = rulesOf({ ...face, parts: [part] }, base, weight, hasRange);
+    const others = rest ? `${rulesOf({ ...face, parts: [rest] }, base, weight)}\n` : '';
+    return `${others}${block('@media (scripting: none)', alone)}`;
+  };
+  if (face.standIns.length === 0) return ofFace(face.weight);
   const characters = standInCharacters(face);
   const of = (band: StandInBand) =>
-    [...rulesOfBand(face, band, characters), rulesOf(face, base, band.weight, true)].join('\n');
+    [...rulesOfBand(face, band, characters), ofFace(band.weight, true)].join('\n');
   const [first, ...others] = face.standIns;
   if (others.length === 0) return of(first);
-  const block = (condition: string, rules: string) =>
-    `@supports ${condition} {\n${rules.replace(/^(?=.)/gm, '  ')}}\n`;
   return [
     // Rules of several weights share a file, which Firefox fetches once for each of them.
-    block(`(${isFirefox})`, of({ ...mainBand(face.standIns), weight: face.weight })),
-    block(`not (${isFirefox})`, face.standIns.map(of).join('\n')),
+    block(`@supports (${isFirefox})`, of({ ...mainBand(face.standIns), weight: face.weight })),
+    block(`@supports not (${isFirefox})`, face.standIns.map(of).join('\n')),
   ].join('\n');
 }
+
+const block = (condition: string, rules: string) => `${condition} {\n${rules.replace(/^(?=.)/gm, '  ')}}\n`;
 
 /**
  * What stands in for a face: the same family and the same descriptors, so that browsers draw it while the face is on its way and
@@ -128,7 +136,7 @@ function rulesOf(face: MadeFace, base: string, weight: Range, hasRange = false):
     .map((one) =>
       rule(
         files([one]),
-        unicodeRangeText(one === part && measures ? withSpace(one.characters) : one.characters),
+        unicodeRangeText(one.slice !== 'rest' && measures ? withSpace(one.characters) : one.characters),
       ),
     )
     .join('\n');
@@ -178,7 +186,9 @@ export const kitMark = '/*! dense-glyph kit';
 export function stylesheetFile(kit: MadeKit): string {
   // Relative URLs in a stylesheet start from the stylesheet, which lies at the top of the kit.
   const base = kit.address.url ?? '';
-  const faces = facesOf(kit).map((face) => faceRules(face, base));
+  const faces = kit.families.flatMap(({ group, faces: own }) =>
+    own.map((face) => faceRules(face, base, group !== undefined)),
+  );
   const properties = kit.families.map(({ role, stack }) => `  --type-${role}: ${fontFamilyList(stack)};\n`);
   const classes = kit.families.map(({ role }) => `.type-${role} {\n  font-family: var(--type-${role});\n}\n`);
   return [

@@ -42,6 +42,8 @@ export interface ChosenFamily {
   role: string;
   /** For `font-family`, the web font first. */
   stack: readonly string[];
+  /** The arrival group that its faces are in. */
+  group?: string | undefined;
   faces: readonly ChosenFace[];
 }
 
@@ -56,6 +58,9 @@ export const chosenFaces = (config: KitConfig, sources: readonly (readonly Sourc
     family: family.family,
     role: family.role,
     stack: [family.family, ...family.stack],
+    ...(family.loading.group !== undefined && config.loading.loader === 'auto'
+      ? { group: family.loading.group }
+      : {}),
     faces: facesOf(family, sources[i], `families[${i}]`),
   }));
 

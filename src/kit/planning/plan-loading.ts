@@ -45,13 +45,17 @@ export function planLoading({ families, css, text, visits, config }: PlanRequest
   );
   const stylesheet = deflateSync(css).length + headers;
   const faces = families.flatMap((family, i) =>
-    family.faces.map((face) => ({ face, preload: config.families[i].loading.preload })),
+    family.faces.map((face) => ({ face, group: family.group, preload: config.families[i].loading.preload })),
   );
   const fileOf = (face: LoadedFace) => fetchedPart(face).file;
   const listed = new Set(
     faces.flatMap(({ face, preload }) => (typeof preload === 'object' && face.preload ? [fileOf(face)] : [])),
   );
-  const closed = new Set(faces.flatMap(({ face, preload }) => (preload === 'auto' ? [] : [fileOf(face)])));
+  const closed = new Set(
+    faces.flatMap(({ face, preload, group }) =>
+      preload === 'auto' && group === undefined ? [] : [fileOf(face)],
+    ),
+  );
   const files = new Map(faces.map(({ face }) => [keyOf(face), fileOf(face)]));
   const setters = new Map<KitTextFace, FaceSetters>();
   const settersOf = (face: KitTextFace): FaceSetters => {
@@ -70,14 +74,15 @@ export function planLoading({ families, css, text, visits, config }: PlanRequest
     const drawn = new Map(
       faces
         .filter(({ face }) => face.demand?.fetched.has(visit.page) === true)
-        .map(({ face }) => [fileOf(face), face]),
+        .map(({ face, group }) => [fileOf(face), { face, group }]),
     );
     if (drawn.size === 0) return [];
-    const fonts = Array.from(drawn, ([key, face]) => ({
+    const fonts = Array.from(drawn, ([key, { face, group }]) => ({
       key,
       origin: visit.origin,
       bytes: fetchedPart(face).bytes.length + headers,
       display: face.display,
+      ...(group === undefined ? {} : { group }),
       letters: letters.get(key) ?? 0,
     }));
     const kit = { key: kitStylesheet, origin: visit.origin, bytes: stylesheet, kind: 'stylesheet' as const };
@@ -96,6 +101,7 @@ export function withPlan(
   if (pages.length === 0) return [...families];
   return families.map((family, i) => {
     if (config.families[i].loading.preload !== 'auto') return family;
+    if (family.group !== undefined) return inGroup(family, family.group);
     const faces = family.faces.map((face): LoadedFace => {
       const { file } = fetchedPart(face);
       const own = pages.filter(({ page }) => face.demand?.fetched.has(page) === true);
@@ -106,6 +112,16 @@ export function withPlan(
     return { ...family, faces };
   });
 }
+
+/** The loader asks for them as soon as the head is read. */
+const inGroup = (family: LoadedFamily, group: string): LoadedFamily => ({
+  ...family,
+  faces: family.faces.map((face): LoadedFace => ({
+    ...face,
+    preload: false,
+    preloadReason: `the loader asks for the group ${group} at once`,
+  })),
+});
 
 /** As in `its text is there 0.9 s earlier on a slow phone`. */
 function reasonOf(file: string, pages: readonly PagePlan[], preload: boolean): string {

@@ -20,6 +20,8 @@ export interface PageFont {
   origin: string;
   bytes: number;
   display: FontDisplay;
+  /** The arrival group that it is in: it is asked for at once, and drawn when all of them are there. */
+  group?: string | undefined;
   /** How much of what is seen first it draws: letters. */
   letters: number;
 }
@@ -121,8 +123,8 @@ export function pageTimeline(
   const gates = [start.key, ...page.blocking.map(({ key }) => key)];
   const fonts = page.fonts
     .filter(({ key }) => !inlined.includes(key))
-    .map(({ key, origin, bytes }): Fetch => {
-      const isHinted = hints.preloads.includes(key);
+    .map(({ key, origin, bytes, group }): Fetch => {
+      const isHinted = group !== undefined || hints.preloads.includes(key);
       return {
         key,
         origin,
@@ -138,8 +140,10 @@ export function pageTimeline(
   const times = fetchTimes(fetches, line, delivery, ahead);
   const end = (key: string) => (times.get(key)?.end ?? Infinity) + work.start;
   const firstPaint = Math.max(...gates.map(end)) + work.drawing;
-  const told = page.fonts.map(({ key, display }): FontTimes => {
-    const there = inlined.includes(key) ? end(start.key) : end(key);
+  const ends = page.fonts.map(({ key }) => (inlined.includes(key) ? end(start.key) : end(key)));
+  const told = page.fonts.map(({ key, display, group }, i): FontTimes => {
+    const together = page.fonts.map((other, j) => (other.group === group ? ends[j] : 0));
+    const there = group === undefined ? ends[i] : Math.max(...together);
     return { key, there, ...shownBy(display, firstPaint, there) };
   });
   const letters = page.fonts.reduce((sum, font) => sum + font.letters, 0);

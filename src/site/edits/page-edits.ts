@@ -214,11 +214,15 @@ function* nodesOf(parent: DefaultTreeAdapterMap['parentNode']): Generator<Node> 
 
 const isComment = (node: Node, text: string): boolean => 'data' in node && node.data.trim() === text;
 
-/** Links, white space, and elements that the page leaves to be understood. */
+/** Links, the loader, white space, and elements that the page leaves to be understood. */
 const isOfBlock = (node: Node): boolean =>
   'tagName' in node
-    ? node.tagName === 'link' || !node.sourceCodeLocation
-    : 'value' in node && node.value.trim() === '';
+    ? node.tagName === 'link' || isLoader(node) || !node.sourceCodeLocation
+    : 'value' in node &&
+      (node.value.trim() === '' || (node.parentNode !== null && isLoader(node.parentNode)));
+
+const isLoader = (node: DefaultTreeAdapterMap['parentNode']): boolean =>
+  'tagName' in node && node.tagName === 'script' && node.attrs.some(({ name }) => name === 'data-base');
 
 function referenceOf(element: Element): { kind: PageReference; url: string } | undefined {
   const value = (name: string) => element.attrs.find((one) => one.name === name)?.value;

@@ -1,0 +1,58 @@
+import colors from 'picocolors';
+import type { LoadingPlan, PagePlan, PageTimes } from '../../kit/index.js';
+import { seconds, table } from './words.js';
+
+const middleOf = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1];
+
+/** When text is there on each line, over all pages, and what the preloads of the plan bring. */
+export function planLines(plan: LoadingPlan | undefined, all: boolean): string[] {
+  if (!plan || plan.pages.length === 0) return [];
+  const { pages } = plan;
+  const middle = (
+    i: number,
+    of: (line: PagePlan['lines'][number]) => PageTimes | undefined,
+    name: 'firstText' | 'ownFaces',
+  ) => {
+    const values = pages.flatMap((page) => of(page.lines[i])?.[name] ?? []);
+    return values.length === 0 ? '' : seconds(middleOf(values));
+  };
+  const isHosted = pages.some((page) => page.lines.some(({ hosted }) => hosted));
+  const rows = plan.connections.map(({ name, rtt, down }, i) => [
+    `${name} (${rtt} ms, ${down} kbit/s)`,
+    ...(isHosted
+      ? [middle(i, ({ hosted }) => hosted, 'firstText'), middle(i, ({ hosted }) => hosted, 'ownFaces')]
+      : []),
+    colors.bold(middle(i, ({ planned }) => planned, 'firstText')),
+    middle(i, ({ plain }) => plain, 'ownFaces'),
+    colors.bold(middle(i, ({ planned }) => planned, 'ownFaces')),
+    middle(i, ({ withEarlyHints }) => withEarlyHints, 'ownFaces'),
+  ]);
+  const right = (title: string) => ({ title, align: 'right' as const });
+  const columns = [
+    { title: 'line' },
+    ...(isHosted ? [right('hosted: text'), right('own faces')] : []),
+    right('first text'),
+    right('in its faces'),
+    right('with preloads'),
+    right('early hints'),
+  ];
+  return [
+    '',
+    `${colors.bold('Plan')}  when text can be read, and when the first screenful is in its own faces; the middle of ${pages.length} pages,`,
+    '      reckoned from bytes and lines, without what browsers and servers take for themselves',
+    '',
+    ...table(columns, rows),
+    ...(all ? ['', ...pages.flatMap(pageLines)] : []),
+  ];
+}
+
+/** The preloads of a page, each with what it brings, and what the next would. */
+function pageLines({ page, effects, next }: PagePlan): string[] {
+  const told = ({ file, lines }: PagePlan['effects'][number], word: string) =>
+    `  ${word} ${file}: ${lines.map(({ connection, gain, cost }) => `${seconds(gain)} earlier${cost >= 10 ? `, first text ${seconds(cost)} later` : ''} on ${connection}`).join('; ')}`;
+  return [
+    page,
+    ...effects.map((effect) => told(effect, 'preloads')),
+    ...(next ? [told(next, 'not     ')] : []),
+  ];
+}

@@ -1,0 +1,195 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
+import puppeteer from 'puppeteer-core';
+import { cli } from '../../test-support/cli.js';
+import { availableEngines, browserPath, startEngine, type Engine } from '../../test-support/engines.js';
+import { config, manifestIn, project } from '../../test-support/project.js';
+import { LoggingServer } from '../../test-support/server.js';
+
+/** A notice whose italic word turns its meaning round. */
+const markup = `<!doctype html><html lang=en><head><meta charset=utf-8><title>Notice</title>
+<style>h1 { font: 700 40px "Lampbuoy Slab", monospace } p { font: 400 20px "Ferrywake Sans", sans-serif } em { font-style: italic }</style></head>
+<body><h1>The last boat</h1><p>It does <em>not</em> sail tonight.</p></body></html>`;
+
+/** Notes what is drawn in each frame: how wide the texts of the group are. */
+const watching = `<script>
+  window.frames2 = [];
+  window.arrivals = [];
+  document.addEventListener('type-arrival', ({ detail }) => arrivals.push([detail.group, detail.state, document.documentElement.getAttribute('data-type-' + detail.group)]));
+  const widthsOf = () => ['p', 'em', 'h1'].map((name) => {
+    const range = document.createRange();
+    range.selectNodeContents(document.querySelector(name).firstChild);
+    return Math.round(range.getBoundingClientRect().width * 100) / 100;
+  });
+  const look = () => { if (document.querySelector('em')) frames2.push([document.documentElement.getAttribute('data-type-notice'), ...widthsOf()].join(' ')); };
+  const looking = () => { look(); requestAnimationFrame(looking); };
+  requestAnimationFrame(looking);
+  // Engines may draw nothing while a page loads.
+  setInterval(look, 20);
+  window.errors = [];
+  addEventListener('error', ({ message }) => errors.push(message));
+  addEventListener('unhandledrejection', ({ reason }) => errors.push(String(reason)));
+</script>`;
+
+let folder: string;
+let made: string;
+let hash: string;
+const servers: LoggingServer[] = [];
+
+async function served(
+  late?: { paths: RegExp; delay: number },
+  folders = { '/': made },
+): Promise<LoggingServer> {
+  const page = readFileSync(join(made, 'index.html'), 'utf8');
+  const server = await LoggingServer.start(
+    folders,
+    {
+      '/watched.html': page.replace('<meta charset=utf-8>', `<meta charset=utf-8>${watching}`),
+      '/policy.html': page.replace(
+        '<meta charset=utf-8>',
+        `<meta charset=utf-8><meta http-equiv=Content-Security-Policy content="script-src '${hash}'">`,
+      ),
+      '/no-script.html': page.replace(
+        '<meta charset=utf-8>',
+        `<meta charset=utf-8><meta http-equiv=Content-Security-Policy content="script-src 'none'">`,
+      ),
+    },
+    late,
+  );
+  servers.push(server);
+  return server;
+}
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-loader-'));
+  const families = config.families.map((family) => ({ ...family, loading: { group: 'notice' } }));
+  await project({ ...config, families, site: { root: 'site' } }, async (project) => {
+    mkdirSync(join(project, 'site'));
+    writeFileSync(join(project, 'site/index.html'), markup);
+    for (const command of ['build', 'wire']) expect((await cli([command, '--quiet'], project)).code).toBe(0);
+    hash = manifestIn(project).loader!.hash;
+    made = join(folder, 'site');
+    cpSync(join(project, 'site'), made, { recursive: true });
+    // Without stand-ins, which are about as wide as the faces.
+    const css = join(made, 'type/kit.css');
+    writeFileSync(css, readFileSync(css, 'utf8').replace(/@font-face \{[^}]*local\([^}]*\}\n/g, ''));
+  });
+}, 120_000);
+afterAll(async () => {
+  await Promise.all(servers.map((server) => server.close()));
+  rmSync(folder, { recursive: true, force: true });
+});
+
+test('the loader is small, stands in the head, and the kit gives the digest that a policy needs', () => {
+  const text = readFileSync(join(made, 'type/kit.loader.js'), 'utf8');
+  expect(brotliCompressSync(text).length).toBeLessThan(1000);
+  const head = readFileSync(join(made, 'index.html'), 'utf8');
+  const script = /<script data-base="type\/" data-faces="[\d ]+">([^]*?)<\/script>/.exec(head)![1];
+  expect(`sha256-${createHash('sha256').update(script).digest('base64')}`).toBe(hash);
+});
+
+describe.each(availableEngines())('%s', (engineName) => {
+  let engine: Engine;
+  beforeAll(async () => {
+    engine = await startEngine(engineName, { unhinted: true });
+  });
+  afterAll(() => engine.close());
+
+  const until = (condition: string) =>
+    engine.run(
+      `for (let i = 0; i < 100 && !(${condition}); i++) await new Promise((done) => setTimeout(done, 60)); return ${condition};`,
+    );
+  const state = 'document.documentElement.dataset.typeNotice';
+  interface Seen {
+    frames: string[];
+    arrivals: string[][];
+    errors: string[];
+    faces: number;
+  }
+  const seen = () =>
+    engine.run<Seen>(
+      'await new Promise((done) => setTimeout(done, 300)); return { frames: [...new Set(frames2)], arrivals, errors, faces: [...document.fonts].filter(({ status }) => status === "loaded").length }',
+    );
+
+  test('faces of a group come in one frame, however late one of them is', async () => {
+    const server = await served({ paths: /i-drawn|slab/, delay: 900 });
+    await engine.open(`${server.origin}/watched.html`);
+    expect(await until(`${state} === 'ready'`)).toBe(true);
+    const { frames, arrivals, errors } = await seen();
+    expect(errors).toEqual([]);
+    expect(errors).toEqual([]);
+    expect(arrivals).toEqual([
+      ['notice', 'pending', 'pending'],
+      ['notice', 'ready', 'ready'],
+    ]);
+    // What is drawn in the frame of the change may have either name.
+    const looks = new Set(frames.map((frame) => frame.replace(/^\S+ /, '')));
+    const [before, after] = [frames.filter((one) => one.startsWith('pending')).at(-1), frames.at(-1)].map(
+      (one) => one!.split(' ').slice(1),
+    );
+    for (const [i, width] of before.entries()) expect([i, width]).not.toEqual([i, after[i]]);
+    for (const look of looks) {
+      const widths = look.split(' ');
+      const arrived = widths.filter((width, i) => width === after[i]).length;
+      expect([look, arrived === 0 || arrived === widths.length]).toEqual([look, true]);
+    }
+  });
+
+  test.each([
+    ['stalls', { paths: /i-drawn/, delay: 8_000 }],
+    ['fails', undefined],
+  ])('where one of them %s the others don’t come either', async (how, late) => {
+    const broken = join(folder, 'broken');
+    cpSync(made, broken, { recursive: true });
+    const [italic] = manifestFiles().filter((file) => file.includes('i-drawn'));
+    if (how === 'fails') writeFileSync(join(broken, 'type', italic), 'no font');
+    const server = await served(late, { '/': broken });
+    await engine.open(`${server.origin}/watched.html`);
+    expect(await until(`${state} === 'failed'`)).toBe(true);
+    const { frames, arrivals, errors } = await seen();
+    expect(errors).toEqual([]);
+    expect(errors).toEqual([]);
+    expect(arrivals.map(([, one]) => one)).toEqual(['pending', 'failed']);
+    const looks = new Set(frames.map((frame) => frame.replace(/^\S+ /, '')));
+    expect(looks.size).toBe(1);
+  });
+
+  test('it runs under a policy that names its digest; where a policy forbids it the page still reads', async () => {
+    const server = await served();
+    await engine.open(`${server.origin}/policy.html`);
+    expect(await until(`${state} === 'ready'`)).toBe(true);
+    await engine.open(`${server.origin}/no-script.html`);
+    expect(
+      await engine.run(`return [${state} ?? 'none', document.querySelector('p').offsetHeight > 0]`),
+    ).toEqual(['none', true]);
+  });
+
+  const manifestFiles = () => {
+    const text = readFileSync(join(made, 'type/kit.json'), 'utf8');
+    return (JSON.parse(text) as { loader: { groups: { files: string[] }[] } }).loader.groups.flatMap(
+      ({ files }) => files,
+    );
+  };
+});
+
+const chromium = availableEngines().includes('chromium') ? test : test.skip;
+chromium('without scripts each face comes by itself', async () => {
+  const server = await served();
+  const browser = await puppeteer.launch({
+    executablePath: browserPath('chromium')!,
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  });
+  try {
+    const tab = await browser.newPage();
+    await tab.setJavaScriptEnabled(false);
+    await tab.goto(`${server.origin}/index.html`, { waitUntil: 'networkidle0' });
+    const fetched = server.take().filter(({ path }) => path.endsWith('.woff2'));
+    expect(fetched.map(({ path }) => path).filter((path) => /-drawn-|slab/.test(path))).toHaveLength(3);
+  } finally {
+    await browser.close();
+  }
+});
