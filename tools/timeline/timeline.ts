@@ -5,13 +5,7 @@ import { tmpdir } from 'node:os';
 import { join, relative, resolve } from 'node:path';
 import puppeteer from 'puppeteer-core';
 import { loadConfig } from '#src/config/load.js';
-import {
-  connections,
-  pageTimeline,
-  type BrowserWork,
-  type Connection,
-  type PageFiles,
-} from '#src/kit/timeline/index.js';
+import { connections, pageTimeline, type BrowserWork, type Connection } from '#src/kit/timeline/index.js';
 import type { Manifest } from '#src/kit/index.js';
 import { browserPath } from '../../test-support/engines.js';
 import { cli } from '../../test-support/cli.js';
