@@ -129,11 +129,6 @@ const loadingSchema = object({
     .oneOf(displays, `write ${listed(displays)}`)
     .default('swap' as const)
     .meta(describedBy({ description: 'font-display of the rules.' })),
-  group: text()
-    .matches(/^[a-z][a-z0-9-]*$/, 'use small letters, digits and hyphens, as in "headline"')
-    .meta(
-      describedBy({ description: 'Its faces and those of other families with this word arrive together.' }),
-    ),
   preload: mixed(isPreload)
     .transform(facesFrom)
     .typeError('write auto, none, or a list of faces, as in [400, 700 italic]')
@@ -143,6 +138,11 @@ const loadingSchema = object({
         description: 'What is preloaded: auto, none, or faces.',
         jsonSchema: { anyOf: [{ enum: ['auto', 'none'] }, { type: 'array', items: faceItem }] },
       }),
+    ),
+  group: text()
+    .matches(/^[a-z][a-z0-9-]*$/, 'use small letters, digits and hyphens, as in "headline"')
+    .meta(
+      describedBy({ description: 'Its faces and those of other families with this word arrive together.' }),
     ),
 });
 
@@ -160,15 +160,6 @@ export type ConnectionChoice = ConnectionName | { rtt: number; down: number };
 const connectionAdvice = `write ${listed([...Object.keys(connections), '{ rtt: 300, down: 400 }'])}`;
 
 const planSchema = object({
-  loader: text()
-    .oneOf(['auto', 'none'] as const, 'write auto or none')
-    .default('auto' as const)
-    .meta(
-      describedBy({
-        description:
-          'Whether faces of a group are switched on together by a script; none: each comes by itself.',
-      }),
-    ),
   connections: array(
     mixed((value): value is ConnectionChoice => isConnection(value))
       .typeError(connectionAdvice)
@@ -197,6 +188,15 @@ const planSchema = object({
             ],
           },
         },
+      }),
+    ),
+  loader: text()
+    .oneOf(['auto', 'none'] as const, 'write auto or none')
+    .default('auto' as const)
+    .meta(
+      describedBy({
+        description:
+          'Whether faces of a group are switched on together by a script; none: each comes by itself.',
       }),
     ),
 });

@@ -19,6 +19,7 @@ export { demandOnKit, type DemandingPage, type FaceDemand } from './planning/dem
 export { cutToDemand, type Cut, type CutFace, type CutFamilies, type CutFamily } from './planning/cut.js';
 export { decidedLoading, type LoadedFace, type LoadedFamily } from './planning/loading.js';
 export type { LeftOutFace, MadeFace, MadeFamily, Part, Slice } from './planning/made.js';
+export { Visits } from './planning/visits.js';
 export type { LoadingPlan } from './planning/plan-loading.js';
 export type { PagePlan, PageTimes, PageVisit } from './timeline/index.js';
 export { reachOf, type Reach } from './reach.js';

@@ -24,7 +24,7 @@ describe('demo', () => {
         expect(html).toContain(
           `<link rel="stylesheet" href="${base}kit.css">\n<!-- dense-glyph: end -->\n<link rel="stylesheet" href="`,
         );
-        for (const file of manifest.preloads)
+        for (const file of manifest.plan!.pages.find(({ page: own }) => own === page)!.preloads)
           expect(html).toContain(`<link rel="preload" href="${base}${file}"`);
         expect(html).not.toContain('127.0.0.1');
         expect(readFileSync(join(folder, 'ferries/before', page), 'utf8')).toContain('127.0.0.1');

@@ -318,16 +318,17 @@ describe('wire', () => {
   test.each<[string, RegExp, RegExp]>([
     [
       'html',
-      /^<link rel="preload" href="\/type\/faces\/.*\n.*\n<link rel="stylesheet" href="\/type\/kit.css">/,
+      /^(<link rel="preload" href="\/type\/faces\/.*\n)+<link rel="stylesheet" href="\/type\/kit.css">/,
       /the root layout/,
     ],
     ['css', /src: url\("\/type\/faces\//, /before other rules/],
     [
       'link-header',
-      /^Link: <\/type\/faces\/\S+>; rel=preload; as=font; type="font\/woff2"; crossorigin, </,
+      /^Link: <\/type\/faces\/\S+>; rel=preload; as=font; type="font\/woff2"; crossorigin/,
       /response headers/,
     ],
     ['early-hints', /^HTTP\/1.1 103 Early Hints\nLink: <\//, /8297/],
+    ['header-file', /^\/el\/\n {2}Link: <\/type\/faces\/\S+>; rel=preload; as=font/m, /static host/],
     ['module', /head\("\/type\/"\)/, /renders pages/],
   ])('--print %s says what to paste, and where', (form, text, where) =>
     inSite(async (folder, dense) => {

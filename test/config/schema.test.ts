@@ -25,6 +25,7 @@ describe('a config', () => {
       site: { root: 'site' },
       output: { folder: 'type' },
       rest: 'keep',
+      loading: { connections: ['slow phone', 'cable'], loader: 'auto' },
       families: [
         {
           family: 'Ferrywake Sans',
@@ -122,8 +123,20 @@ describe('a config', () => {
     ],
     [
       'a key that is not supported yet',
-      { ...valid, families: [{ ...family, loading: { group: 'headline' } }] },
-      ['families[0].loading.group is not supported yet; take it out: this version has no arrival groups'],
+      { ...valid, loading: { inline: 'auto' } },
+      ['loading.inline is not supported yet; take it out: this version puts no fonts into pages'],
+    ],
+    [
+      'a line that nobody knows, and a group that is no name',
+      {
+        ...valid,
+        loading: { connections: ['train'] },
+        families: [{ ...family, loading: { group: 'The Headline' } }],
+      },
+      [
+        'families[0].loading.group is "The Headline"; use small letters, digits and hyphens, as in "headline"',
+        'loading.connections[0] is "train"; write slow phone, fast phone, cable or { rtt: 300, down: 400 }',
+      ],
     ],
     [
       'a budget that is none',
@@ -187,8 +200,8 @@ describe('a config', () => {
         '{"__proto__": 1, "constructor": {}, "output": {"folder": "t", "toString": 1}, "families": []}',
       ),
       [
-        '__proto__ is not a known key; known keys are site, output, reach, characters, rest, budget, families',
-        'constructor is not a known key; known keys are site, output, reach, characters, rest, budget, families',
+        '__proto__ is not a known key; known keys are site, output, reach, characters, rest, budget, loading, families',
+        'constructor is not a known key; known keys are site, output, reach, characters, rest, budget, loading, families',
         'output.toString is not a known key; known keys are folder, url',
       ],
     ],
@@ -249,6 +262,7 @@ test('the JSON Schema for editors knows the keys, and which are required', () =>
     'characters',
     'rest',
     'budget',
+    'loading',
     'families',
   ]);
   expect(required).toEqual(['output', 'families']);

@@ -32,8 +32,21 @@ describe('reach', () => {
       'font-display',
       'preload',
       'unicode-range',
+      'size-adjust',
+      'ascent-override',
     ]);
     for (const { browsers } of lacking) expect(browsers).toEqual(['Internet Explorer 11']);
+  });
+
+  test.each([
+    ['safari 16.4', ['size-adjust', 'ascent-override']],
+    ['safari 17.4', ['ascent-override']],
+    ['safari TP', ['ascent-override']],
+    ['firefox 88', ['size-adjust', 'ascent-override']],
+    ['chrome 120', []],
+  ])('of stand-ins %s lacks %j', (query, expected) => {
+    const { lacking } = reachOf([query], undefined);
+    expect(lacking.map(({ feature }) => feature)).toEqual(expected);
   });
 
   test('takes the project’s own list, and browserslist’s defaults where there is none', () => {

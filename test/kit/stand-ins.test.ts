@@ -1,7 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import { openFont } from '#src/core/containers/index.js';
 import { asIs, bestScales, movesOf, reachesAt, type FittedText } from '#src/kit/stand-ins/fit.js';
-import { bandsOf, fittedStandIns, standInRules, type StandInFace } from '#src/kit/stand-ins/index.js';
+import {
+  bandsOf,
+  classicRules,
+  fittedStandIns,
+  standInRules,
+  type StandInFace,
+} from '#src/kit/stand-ins/index.js';
 import { breakPlaces, lineStarts } from '#src/kit/stand-ins/lines.js';
 import { localFonts, localSetter, setterOf } from '#src/kit/stand-ins/text-setter.js';
 import { readSample } from '../../test-support/paths.js';
@@ -151,4 +157,59 @@ test('a face by its own widths stands in for itself', () => {
     ['90', 'U+21-7E'],
     ['45', 'U+20'],
   ]);
+});
+
+describe('for browsers that lack the descriptors', () => {
+  const { font } = openFont(readSample('FerrywakeSans-Regular.ttf'));
+  const face = {
+    family: 'Ferry */ wake',
+    weight: [400, 400] as const,
+    style: 'normal' as const,
+    stretch: [100, 100] as const,
+    stack: ['Ferry */ wake', 'Arial', 'sans-serif'],
+    font,
+    state: 'body',
+  };
+  const { standIns } = fittedStandIns([face], [], ['en']);
+  const [{ standIns: found }] = standIns.get(face)!;
+  const best = { ...found.at(-1)!, sizeAdjust: 0.5, spaceAdjust: 1 };
+  const bands = new Map([[face, [{ ...standIns.get(face)![0], standIns: [best] }]]]);
+  const run = {
+    text: 'boats',
+    language: 'en',
+    face,
+    fontSize: 24,
+    letterSpacing: 0,
+    wordSpacing: 0,
+    weight: 400,
+  };
+  const paragraph = (element: string, lineHeight: 'normal' | number | '×1.5') => ({
+    page: 'a.html',
+    element,
+    line: 1,
+    lineHeight,
+    runs: [{ ...run, features: new Map<string, number>() }],
+    measures: [{ px: 300 }],
+    isMeasureKnown: true,
+  });
+
+  test.each([
+    [
+      'mixin',
+      /@mixin until-ferry-wake-400\(\$size.*\{\n.*\n {4}font: normal 400 calc\(#\{\$size\} \* 0\.5\)/,
+    ],
+    ['classes', /\) \.until-ferry-wake-400-size \{\n {2}font-size: 0\.5em;/],
+    [
+      'elements',
+      /\) p\.lead \{\n {2}font-family: .*;\n {2}font-size: 0\.75rem;\n {2}line-height: 3;\n {2}word-spacing: 0\.\d+em;/,
+    ],
+  ] as const)('%s', (form, expected) => {
+    const hostile = paragraph('p.x{}*/', 'normal');
+    const css = classicRules(form, bands, [paragraph('p.lead', '×1.5'), hostile]);
+    expect(css).toMatch(expected);
+    expect(css).not.toContain('x{}');
+    // A comment is over where it says so.
+    expect(css.match(/\*\//g)).toHaveLength(1);
+    expect(css).toContain(':root[data-type-body]:not([data-type-body="ready"])');
+  });
 });

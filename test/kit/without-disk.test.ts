@@ -10,6 +10,7 @@ import {
   makeKit,
   paragraphsOf,
   plannedFaces,
+  Visits,
   reachOf,
 } from '#src/kit/index.js';
 import { PageScanner, siteOf } from '#src/site/index.js';
@@ -70,12 +71,16 @@ test('a kit of files in memory is the one that is built on disk, to the byte', (
     const pages = [];
     for (const page of site.pages) pages.push(...(await scanner.scanned(page)).map(demandingPage));
     const faces = kitTextFaces(chosenFaces(config, sources));
-    const text = new PageScanner(site, { widths: [390, 768, 1280] });
+    const text = new PageScanner(site, { widths: [390, 768, 1280], withRequests: true });
+    const visiting = new Visits(site, 'type/');
+    const visits = [];
     const texts = [];
     for (const page of site.pages)
-      for (const { blocks } of await text.scanned(page))
-        for (const [width, own] of blocks!)
+      for (const scanned of await text.scanned(page)) {
+        visits.push(await visiting.of(page, scanned));
+        for (const [width, own] of scanned.blocks!)
           texts.push({ page: page.page, width, paragraphs: paragraphsOf(own, faces, page.page, width) });
+      }
     const { files } = await makeKit({
       config,
       cut: await plannedFaces(config, sources, pages),
@@ -84,6 +89,7 @@ test('a kit of files in memory is the one that is built on disk, to the byte', (
       version: (JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string }).version,
       processors: 1,
       text: { faces, pages: texts },
+      visits,
     });
 
     const onDisk = join(folder, 'site/type');

@@ -12,7 +12,7 @@ import type { OnProgress } from '../progress.js';
 import { siteParagraphs } from '../stand-ins/site-paragraphs.js';
 import { openSite, type OpenedSite } from '../scanning/open-site.js';
 import { scannedSite } from '../scanning/scan-threads.js';
-import { Visits } from './visits.js';
+import { Visits } from '../../kit/planning/visits.js';
 
 /** How the pages of a config are read. */
 export interface ReadingOptions {

@@ -1,5 +1,6 @@
 import { resolve } from 'node:path';
 import { loadConfig } from '../../config/load.js';
+import { slug } from '../../core/face/slug.js';
 import { faceLabel } from '../../core/face/index.js';
 import { name } from '../../core/tables/index.js';
 import { mappedCharacters } from '../../core/text/mapped-characters.js';
@@ -11,9 +12,11 @@ import { readSite } from '../../io/site-folder.js';
 import { writeWhole } from '../../io/write-whole.js';
 import { chosenFaces } from '../../kit/planning/chosen.js';
 import {
+  classicRules,
   fittedStandIns,
   mainBand,
   standInRules,
+  type ClassicForm,
   type MeasuredFont,
   type PageMoves,
   type StandInBand,
@@ -38,6 +41,8 @@ export interface FallbackRequest {
   languages?: readonly string[] | undefined;
   /** Where the rules are written. */
   css?: string | undefined;
+  /** Rules besides for browsers that lack the descriptors, by how the CSS is organised. */
+  classic?: ClassicForm | undefined;
 }
 
 export interface FallbackResult {
@@ -52,13 +57,15 @@ export interface FallbackResult {
   }[];
   /** What still moves, by page and width; empty without a site. */
   pages: PageMoves[];
-  /** `@font-face` rules, to stand before those of the faces. */
+  /** `@font-face` rules, to stand before those of the faces; then those for browsers that lack the descriptors. */
   rules: string;
   findings: Finding[];
 }
 
 interface NamedFace extends StandInFace {
   input: string;
+  /** What its state is named by on the root. */
+  state: string;
 }
 
 /**
@@ -82,7 +89,19 @@ export async function fallback(request: FallbackRequest, progress?: OnProgress):
           file: face.input,
         }),
       );
-  const rules = faces.flatMap((face) => rulesOf(face, standIns.get(face) ?? [])).join('\n');
+  const { classic } = request;
+  const rules = [
+    ...faces.flatMap((face) => rulesOf(face, standIns.get(face) ?? [])),
+    ...(classic
+      ? [
+          classicRules(
+            classic,
+            standIns,
+            read.flatMap(({ paragraphs }) => paragraphs),
+          ),
+        ]
+      : []),
+  ].join('\n');
   if (css !== undefined) writeWhole(resolve(folder, css), rules);
   return {
     fallbackVersion: 1,
@@ -123,10 +142,10 @@ async function facesOf(
   const { config, base } = await loadConfig(folder, file);
   const sources: Source[][] = [];
   for (const { files } of config.families) sources.push(await openSources(files, base, trouble));
-  const faces = chosenFaces(config, sources).flatMap(({ stack, faces: own }) =>
+  const faces = chosenFaces(config, sources).flatMap(({ stack, role, group, faces: own }) =>
     own.map(({ source, family, weight, style, stretch, descriptors }): NamedFace => {
       const { path: input, font } = source;
-      return { input, family, weight, style, stretch, descriptors, stack, font };
+      return { input, family, weight, style, stretch, descriptors, stack, state: group ?? role, font };
     }),
   );
   return { faces: faces.filter(isText), root: site ?? (config.site && resolve(base, config.site.root)) };
@@ -138,7 +157,16 @@ const isText = ({ stack }: NamedFace): boolean => !stack.includes('icons');
 function namedFace(source: Source): NamedFace {
   const { path: input, face, font } = source;
   const { family, weight, style, stretch } = face;
-  return { input, family, weight, style, stretch, stack: [family, kindOf(family, source)], font };
+  return {
+    input,
+    family,
+    weight,
+    style,
+    stretch,
+    stack: [family, kindOf(family, source)],
+    state: slug(family),
+    font,
+  };
 }
 
 async function measuredFonts({ measure = [], folder }: FallbackRequest): Promise<MeasuredFont[]> {

@@ -1,4 +1,5 @@
-import type { Command } from 'commander';
+import { Option, type Command } from 'commander';
+import { classicForms, type ClassicForm } from '../../kit/stand-ins/index.js';
 import { fallback } from '../../app/stand-ins/fallback.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
@@ -14,6 +15,7 @@ interface FallbackOptions extends CommonOptions {
   measure?: string[];
   languages?: string;
   css?: string;
+  classic?: ClassicForm;
   config?: string;
 }
 
@@ -24,13 +26,19 @@ export function configure(command: Command, terminal: Terminal): void {
     .option('--measure <files...>', 'local fonts to choose from as well, as files')
     .option('--languages <tags>', 'set sentences in these languages where there is no site', 'en')
     .option('--css <file>', 'write the @font-face rules there; without it they are printed')
+    .addOption(
+      new Option(
+        '--classic <form>',
+        'rules, too, for browsers that lack size-adjust, by how your CSS is organised',
+      ).choices(classicForms),
+    )
     .option('--config <file>', 'the config, where it is not found from here upwards')
     .addHelpText('after', '\nExample:\n  dense-glyph fallback fonts/*.ttf --site site\n')
     .action(async (fonts: string[], options: FallbackOptions) => {
       const reporter = new Reporter(terminal, options);
-      const { site, measure, css, config } = options;
+      const { site, measure, css, classic, config } = options;
       const languages = options.languages?.split(',').map((tag) => tag.trim());
-      const request = { fonts, folder: terminal.folder, site, measure, languages, css, config };
+      const request = { fonts, folder: terminal.folder, site, measure, languages, css, classic, config };
       const result = await fallback(request, reporter.onProgress);
       reporter.result(result);
       reporter.say(...fallbackLines(result, options.verbose), '', ...ruleLines(result.rules, css));

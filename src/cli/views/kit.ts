@@ -37,7 +37,11 @@ export function kitLines(manifest: Manifest, folder: string, changed: boolean, a
       ...(hasRest ? [restBytes(face) > 0 ? kilobytes(restBytes(face)) : ''] : []),
       ...(isRead ? [`${face.demand?.pages ?? 0}`] : []),
       ...older.map((format) => kilobytes(partBytes(face, format))),
-      face.preload ? `yes: ${face.preloadReason}` : 'no',
+      face.preload
+        ? `yes: ${face.preloadReason}`
+        : face.preloadReason.startsWith('on ')
+          ? face.preloadReason
+          : 'no',
     ];
   });
   const total = [

@@ -92,7 +92,7 @@ export function planLoading({ families, css, text, visits, config }: PlanRequest
   return { connections: lines, pages };
 }
 
-/** Faces as most of the pages that draw them ask for them, where the config leaves it to the plan. */
+/** Faces as most pages ask for them, as the head of all of them has to; where the config leaves it to the plan. */
 export function withPlan(
   families: readonly LoadedFamily[],
   { pages }: LoadingPlan,
@@ -106,7 +106,7 @@ export function withPlan(
       const { file } = fetchedPart(face);
       const own = pages.filter(({ page }) => face.demand?.fetched.has(page) === true);
       const preloading = own.filter(({ preloads }) => preloads.includes(file));
-      const preload = preloading.length > 0 && preloading.length * 2 >= own.length;
+      const preload = preloading.length > 0 && preloading.length * 2 >= pages.length;
       return { ...face, preload, preloadReason: reasonOf(file, own, preload) };
     });
     return { ...family, faces };
@@ -135,7 +135,9 @@ function reasonOf(file: string, pages: readonly PagePlan[], preload: boolean): s
   const { connection, gain, cost } = slowest;
   const later = cost >= 10 ? `, the first drawing ${seconds(cost)} later` : '';
   const words = `text in it ${seconds(gain)} earlier on a ${connection}${later}`;
-  return preload ? words : `it would bring ${words}`;
+  const some = pages.filter(({ preloads }) => preloads.includes(file)).length;
+  if (preload) return words;
+  return some > 0 ? `on ${some === 1 ? 'a page' : `${some} pages`}: ${words}` : `it would bring ${words}`;
 }
 
 const seconds = (milliseconds: number) => `${(milliseconds / 1000).toFixed(milliseconds < 95 ? 2 : 1)} s`;

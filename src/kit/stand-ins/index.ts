@@ -11,6 +11,7 @@ export {
   type StandInBand,
   type StandInFace,
 } from './stand-ins.js';
+export { classicForms, classicRules, type ClassicForm } from './classic.js';
 export { standInRules } from './rules.js';
 export type { MovedParagraph, PageMoves } from './moves.js';
 export type { Moves } from './fit.js';

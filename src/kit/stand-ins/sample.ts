@@ -38,6 +38,8 @@ export interface SampleParagraph<Face> {
   element: string;
   line: number;
   runs: readonly SampleRun<Face>[];
+  /** CSS pixels; `×1.5` for a factor of the font size. */
+  lineHeight: TextBlock['lineHeight'];
   /** How long its lines may be: what rules state, else several lengths that are usual. */
   measures: readonly LineMeasure[];
   /** Whether rules state it. */
@@ -87,10 +89,10 @@ export function paragraphsOf<Face extends DeclaredFamilyFace>(
           : usualMeasures
               .map((em) => ({ px: em * block.fontSize }))
               .filter(({ px }) => px <= width - margins);
-    const { element, line } = block;
+    const { element, line, lineHeight } = block;
     return measures.length === 0
       ? []
-      : [{ page, element, line, runs, measures, isMeasureKnown: known !== undefined }];
+      : [{ page, element, line, runs, lineHeight, measures, isMeasureKnown: known !== undefined }];
   });
 }
 

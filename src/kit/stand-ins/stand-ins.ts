@@ -146,7 +146,15 @@ export function bandsOf([low, high]: Range, asked: ReadonlyMap<number, number>):
 function alone<Face>(run: SampleRun<Face>, [low, high]: Range): SampleParagraph<Face> {
   const weight = Math.min(Math.max(400, low), high);
   const measures = Array.from({ length: 36 }, (_, i) => ({ px: (10 + i) * run.fontSize }));
-  return { page: '', element: '', line: 0, runs: [{ ...run, weight }], measures, isMeasureKnown: false };
+  return {
+    page: '',
+    element: '',
+    line: 0,
+    lineHeight: 'normal',
+    runs: [{ ...run, weight }],
+    measures,
+    isMeasureKnown: false,
+  };
 }
 
 interface Candidate {

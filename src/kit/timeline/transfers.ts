@@ -48,12 +48,13 @@ class ServerConnection {
   private unheard = 0;
   private heard: { at: number; bytes: number }[] = [];
 
+  /** @param namedAt when its server's name was known */
   constructor(
-    openedAt: number,
+    readonly namedAt: number,
     private readonly line: Connection,
     roundTrips: number,
   ) {
-    this.readyAt = openedAt + roundTrips * line.rtt;
+    this.readyAt = namedAt + roundTrips * line.rtt;
     this.window = line.firstWindow;
   }
 
@@ -118,12 +119,9 @@ export function fetchTimes(
 
   const connect = (origin: string): ServerConnection => {
     const known = servers.get(origin) ?? [];
-    // The name of a server is looked up once.
-    const made = new ServerConnection(
-      now,
-      line,
-      known.length === 0 ? line.setUp : Math.max(1, line.setUp - 1),
-    );
+    // The name of a server is looked up once, before all connections to it.
+    const named = known.length === 0 ? now + line.rtt : Math.max(now, known[0].namedAt);
+    const made = new ServerConnection(named, line, line.setUp - 1);
     servers.set(origin, [...known, made]);
     return made;
   };

@@ -1,6 +1,5 @@
 import { deflateSync } from 'node:zlib';
-import type { BlockingFile } from '../../kit/timeline/index.js';
-import type { PageVisit } from '../../kit/index.js';
+import type { BlockingFile, PageVisit } from '../timeline/index.js';
 import type { PageRequest } from '../../site/scanning/requests.js';
 import type { ScannedPage } from '../../site/scanning/page-scanner.js';
 import type { Site, SitePage } from '../../site/scanning/site.js';
@@ -13,7 +12,7 @@ const ownOrigin = 'the site';
 export class Visits {
   private readonly sizes = new Map<string, Promise<number>>();
 
-  /** @param kitFolder absolute; what lies in it is the kit's own */
+  /** @param kitFolder an address; what lies in it is the kit's own */
   constructor(
     private readonly site: Site,
     private readonly kitFolder: string | undefined,
@@ -23,7 +22,7 @@ export class Visits {
     const text = page.read();
     const kept: BlockingFile[] = [];
     const hosted: BlockingFile[] = [];
-    const keys = requests.map(({ address, url }) => address ?? url);
+    const keys = requests.map(({ address, url }) => (address === undefined ? url : this.site.shown(address)));
     for (const [i, request] of requests.entries()) {
       if (request.holdsUp === 'nothing' || request.isHint || !request.isInHead || isForOthers(request))
         continue;
