@@ -59,15 +59,19 @@ async function pages() {
   });
   const page = await browser.newPage();
   await page.setViewport({ width: 1280, height: 800 });
-  for (const [name, url] of [
+  for (const [name, url, middle] of [
     ['specimen', pathToFileURL(join(folder, 'specimen.html')).href],
     ['scan-page', pathToFileURL(join(folder, 'scan.html')).href],
     ['site-without', `${plain}/notices.html`],
     ['site-with', `${wired}/notices.html`],
     ['proof', `${wired}/type/proof.html`],
+    ['until-it-arrives', `${wired}/type/proof.html`, '.overlay'],
   ]) {
+    if (wanted.length > 0 && !wanted.includes(name)) continue;
     await page.goto(url, { waitUntil: 'networkidle0' });
     await page.evaluate('document.fonts.ready.then(() => undefined)');
+    if (middle)
+      await page.evaluate(`document.querySelector('${middle}').scrollIntoView({ block: 'center' })`);
     await page.screenshot({ path: join(pictures, `${name}.png`) });
   }
   await browser.close();
@@ -101,7 +105,7 @@ try {
   await terminal('wire', `node ${program} wire --dry-run ${config} | tail -42`, 44);
   execFileSync('node', [program, 'wire', '--quiet', ...config.split(' ')], { cwd: folder });
   cpSync(join(root, 'sample/fonts'), join(folder, 'fonts'), { recursive: true });
-  await terminal('build', `node ${program} build --config ferries/dense-glyph.config.yaml`, 25);
+  await terminal('build', `node ${program} build --config ferries/dense-glyph.config.yaml`, 36);
   await terminal(
     'fallback',
     `node ${program} fallback fonts/FerrywakeSans-Regular.ttf fonts/FerrywakeSans-Bold.ttf fonts/LampbuoySlab-Bold.otf --site ferries/site`,
@@ -121,8 +125,8 @@ try {
   // It ends with 1, as the site has what there is to find.
   spawnSync('node', [program, 'scan', 'before', '--page', 'scan.html', '--quiet'], { cwd: folder });
   execFileSync('node', [program, 'inspect', variable, '--page', 'specimen.html', '--quiet'], { cwd: folder });
+  await pages();
   if (wanted.length === 0) {
-    await pages();
     await broughtHome();
   }
 } finally {

@@ -35,7 +35,7 @@ export function wiredTemplates(
       replaced.verdict(kind, address, { page: '', path: undefined, isWired: false }, isAskedOtherwise);
     const made = wiredTemplate(text, extname(path).slice(1), {
       markup:
-        url === undefined ? '' : headMarkup({ preloads: manifest.preloads, loader: wholeLoader(kit) }, url),
+        url === undefined ? '' : headMarkup({ preloads: manifest.preloads, loader: linkedLoader(kit) }, url),
       verdict: verdictOf,
       mayDeclare: (address) => replaced.mayDeclare(address, undefined),
       rules: {
@@ -50,7 +50,9 @@ export function wiredTemplates(
   return { files, findings };
 }
 
-const wholeLoader = ({ loader }: KitAtHand) => (loader === undefined ? undefined : { text: loader });
+/** Braces in a template may be its own. */
+const linkedLoader = ({ loader }: KitAtHand) =>
+  loader === undefined ? undefined : ({ text: 'linked' } as const);
 
 /** Addresses that a template asks and that the kit replaces, by their lines. */
 function leftIn(source: string, file: string, why: string, replaced: Replaced): Finding[] {

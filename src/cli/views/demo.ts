@@ -1,6 +1,7 @@
 import colors from 'picocolors';
 import { join, relative } from 'node:path';
 import type { DemoResult } from '../../app/demo.js';
+import { planText } from './plan.js';
 import { count, kilobytes } from './words.js';
 
 /** The job as a story: each step with the command that does it, and what it gave. */
@@ -40,6 +41,7 @@ export function demoLines(
     ...step(
       'build',
       `${count(Object.keys(manifest.files).length, 'file')} in ${kit.replaceAll('\\', '/')}; a visit fetches ${heaviest ? kilobytes(heaviest.bytes) : 'nothing'} at most, in the place of ${kilobytes(bytes)}`,
+      ...(manifest.plan ? [planText(manifest.plan)] : []),
     ),
     ...step(
       'wire',

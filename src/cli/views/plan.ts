@@ -4,17 +4,38 @@ import { seconds, table } from './words.js';
 
 const middleOf = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1];
 
+type TimesOf = (line: PagePlan['lines'][number]) => PageTimes | undefined;
+
+/** Of all pages, on one line. */
+function middleTime(
+  { pages }: LoadingPlan,
+  i: number,
+  of: TimesOf,
+  name: keyof PageTimes,
+): number | undefined {
+  const values = pages.flatMap((page) => of(page.lines[i])?.[name] ?? []);
+  return values.length === 0 ? undefined : middleOf(values);
+}
+
+/** On the first line, in a sentence; with what was before, where pages asked hosts. */
+export function planText(plan: LoadingPlan): string {
+  const [{ name }] = plan.connections;
+  const time = (of: TimesOf, what: keyof PageTimes) => seconds(middleTime(plan, 0, of, what) ?? 0);
+  const asHosted = middleTime(plan, 0, ({ hosted }) => hosted, 'ownFaces');
+  const before =
+    asHosted === undefined
+      ? ''
+      : `; the same bytes hosted: ${time(({ hosted }) => hosted, 'firstText')} and ${seconds(asHosted)}`;
+  return `on a ${name} text can be read after ${time(({ planned }) => planned, 'firstText')} and is in its own faces after ${time(({ planned }) => planned, 'ownFaces')}${before}`;
+}
+
 /** When text is there on each line, over all pages, and what the preloads of the plan bring. */
 export function planLines(plan: LoadingPlan | undefined, all: boolean): string[] {
   if (!plan || plan.pages.length === 0) return [];
   const { pages } = plan;
-  const middle = (
-    i: number,
-    of: (line: PagePlan['lines'][number]) => PageTimes | undefined,
-    name: 'firstText' | 'ownFaces',
-  ) => {
-    const values = pages.flatMap((page) => of(page.lines[i])?.[name] ?? []);
-    return values.length === 0 ? '' : seconds(middleOf(values));
+  const middle = (i: number, of: TimesOf, name: keyof PageTimes) => {
+    const value = middleTime(plan, i, of, name);
+    return value === undefined ? '' : seconds(value);
   };
   const isHosted = pages.some((page) => page.lines.some(({ hosted }) => hosted));
   const rows = plan.connections.map(({ name, rtt, down }, i) => [
@@ -49,7 +70,7 @@ export function planLines(plan: LoadingPlan | undefined, all: boolean): string[]
 /** The preloads of a page, each with what it brings, and what the next would. */
 function pageLines({ page, effects, next }: PagePlan): string[] {
   const told = ({ file, lines }: PagePlan['effects'][number], word: string) =>
-    `  ${word} ${file}: ${lines.map(({ connection, gain, cost }) => `${seconds(gain)} earlier${cost >= 10 ? `, first text ${seconds(cost)} later` : ''} on ${connection}`).join('; ')}`;
+    `  ${word} ${file}: ${lines.map(({ connection, gain, cost }) => `${gain < 5 ? 'nothing' : `${seconds(gain)} earlier`}${cost >= 10 ? `, first text ${seconds(cost)} later` : ''} on ${connection}`).join('; ')}`;
   return [
     page,
     ...effects.map((effect) => told(effect, 'preloads')),

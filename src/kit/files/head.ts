@@ -8,7 +8,10 @@ import { loaderFile } from './loader.js';
 export interface HeadParts {
   /** Files of the kit, as its manifest lists them. */
   preloads: readonly string[];
-  /** kit.loader.js, where there is one, and the faces of groups that the page draws by their numbers; all if left out. */
+  /**
+   * The text of kit.loader.js where there is one, or the word `linked` where its letters could mean something else; and the faces of
+   * groups that the page draws, by their numbers; all if left out.
+   */
   loader?: { text: string; faces?: readonly number[] | undefined } | undefined;
 }
 
@@ -22,7 +25,9 @@ export function headMarkup({ preloads, loader }: HeadParts, base: string): strin
   const faces = loader?.faces ? ` data-faces="${loader.faces.join(' ')}"` : '';
   const script =
     loader && loader.faces?.length !== 0
-      ? `<script data-base="${url('')}"${faces}>${loader.text}</script>\n`
+      ? loader.text === 'linked'
+        ? `<script src="${url('kit.loader.js')}" data-base="${url('')}"${faces}></script>\n`
+        : `<script data-base="${url('')}"${faces}>${loader.text}</script>\n`
       : '';
   return `${hints.join('')}${script}<link rel="stylesheet" href="${url('kit.css')}">\n`;
 }

@@ -7,6 +7,7 @@ import { facesOf, type KitFace, type KitFamily, type MadeKit } from '../kit.js';
 import { fetchedPart, restOf, whyWhole, type Part, type Slice } from '../planning/made.js';
 import { script as pageScript, style as pageStyle } from '../../browser/built/proof.js';
 import { overlay, overlayRules } from './proof-overlay.js';
+import { planSection } from './proof-plan.js';
 import { sampleTexts } from './sample-text.js';
 import { faceRules, stylesheetFile } from './stylesheet.js';
 
@@ -40,9 +41,10 @@ ${faces.map((face, i) => overlayRules(face, idOf(i))).join('\n')}</style>
   }. <span id="summary" role="status"></span>${movesText(kit)}</p>
   <label class="switch"><input type="checkbox" id="switch" checked> Web fonts</label>
 </header>
-<nav>${kit.families.map(({ family, role }) => `<a href="#${role}">${escapeHtml(family)}</a>`).join('')}</nav>
+<nav>${kit.families.map(({ family, role }) => `<a href="#${role}">${escapeHtml(family)}</a>`).join('')}${kit.plan ? '<a href="#plan">When text is there</a>' : ''}</nav>
 <main>
 ${kit.families.map((family) => familySection(family, faces)).join('\n')}
+${planSection(kit.plan)}
 </main>
 <script>${pageScript}</script>
 </html>

@@ -134,6 +134,7 @@ function reasonOf(file: string, pages: readonly PagePlan[], preload: boolean): s
   ];
   const { connection, gain, cost } = slowest;
   const later = cost >= 10 ? `, the first drawing ${seconds(cost)} later` : '';
+  if (!preload && gain < 10) return 'it would bring nothing';
   const words = `text in it ${seconds(gain)} earlier on a ${connection}${later}`;
   const some = pages.filter(({ preloads }) => preloads.includes(file)).length;
   if (preload) return words;

@@ -134,7 +134,12 @@ function textBlock(text: string, { opening, closing }: Markers): Block | undefin
   const start = text.indexOf(opening);
   const end = text.indexOf(closing, start);
   const inner = text.slice(start + opening.length, end);
-  if (start < 0 || end < 0 || !/^(?:\s|<link\b[^>]*>)*$/.test(inner)) return undefined;
+  if (
+    start < 0 ||
+    end < 0 ||
+    !/^(?:\s|<link\b[^>]*>|<script\b[^>]* data-base=[^>]*><\/script>)*$/.test(inner)
+  )
+    return undefined;
   return { start, end: end + closing.length };
 }
 
@@ -155,4 +160,4 @@ function maskedText(source: string, constructs: readonly { start: number; end: n
 }
 
 const jsxMarkup = (markup: string): string =>
-  markup.replace(/ crossorigin>/g, ' crossOrigin="anonymous">').replace(/>$/gm, ' />');
+  markup.replace(/ crossorigin>/g, ' crossOrigin="anonymous">').replace(/(?<!<\/script)>$/gm, ' />');

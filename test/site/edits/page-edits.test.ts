@@ -21,6 +21,18 @@ const block = `<!-- dense-glyph: the kit, put here by wire -->
 const hosted = `<link rel="stylesheet" href="${host}/css/quay.css">`;
 
 describe('a kit in a page', () => {
+  test('with its loader, once, and only between its own comments', () => {
+    const script = '<script data-base="type/">(()=>{if(1<2)"<!--"})();</script>';
+    const own = { ...wiring, markup: `${script}\n${wiring.markup}` };
+    const page = `<head><title>a</title>\n<link rel=stylesheet href=a.css>\n</head><p>x`;
+    const wired = wiredPage(page, own)!;
+    expect(wired).toContain(`${script}\n<link rel="preload"`);
+    expect(wiredPage(wired, own)).toBe(wired);
+    // Somebody else's script is none of it.
+    const foreign = wired.replace(script, '<script>other()</script>');
+    expect(wiredPage(foreign, own)).toContain('<script>other()</script>');
+  });
+
   test.each<[string, string, string]>([
     [
       'stands where the hosted stylesheet stood',

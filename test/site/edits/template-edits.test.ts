@@ -54,6 +54,15 @@ describe('a kit in a template', () => {
     if ('text' in wired) expect(wiredTemplate(wired.text, extension, wiring)).toEqual(wired);
   });
 
+  test.each(['njk', 'tsx'])('%s: the loader as a file, once', (extension) => {
+    const script = '<script src="/type/kit.loader.js" data-base="/type/"></script>';
+    const own = { ...wiring, markup: `${script}\n${wiring.markup}` };
+    const source = `<html><head>\n<title>a</title>\n${link.replace('>', extension === 'tsx' ? ' />' : '>')}\n</head></html>`;
+    const wired = wiredTemplate(source, extension, own);
+    expect(wired).toEqual({ text: expect.stringContaining(`${script}\n`) });
+    if ('text' in wired) expect(wiredTemplate(wired.text, extension, own)).toEqual(wired);
+  });
+
   test('jsx: as JSX', () => {
     const jsxLink = link.replace('>', ' />');
     const source = `export default function Root({ a }) {\n  return (<html><head>\n{/* b */}<title>{a}</title>\n${jsxLink}\n{a && <meta />}</head><body>{a.map((b) => <p>{b}</p>)}</body></html>);\n}`;
