@@ -66,6 +66,7 @@ async function pages() {
     ['site-with', `${wired}/notices.html`],
     ['proof', `${wired}/type/proof.html`],
     ['until-it-arrives', `${wired}/type/proof.html`, '.overlay'],
+    ['when-text-is-there', `${wired}/type/proof.html`, '#plan'],
   ]) {
     if (wanted.length > 0 && !wanted.includes(name)) continue;
     await page.goto(url, { waitUntil: 'networkidle0' });
@@ -105,7 +106,7 @@ try {
   await terminal('wire', `node ${program} wire --dry-run ${config} | tail -42`, 44);
   execFileSync('node', [program, 'wire', '--quiet', ...config.split(' ')], { cwd: folder });
   cpSync(join(root, 'sample/fonts'), join(folder, 'fonts'), { recursive: true });
-  await terminal('build', `node ${program} build --config ferries/dense-glyph.config.yaml`, 36);
+  await terminal('build', `node ${program} build --config ferries/dense-glyph.config.yaml`, 38);
   await terminal(
     'fallback',
     `node ${program} fallback fonts/FerrywakeSans-Regular.ttf fonts/FerrywakeSans-Bold.ttf fonts/LampbuoySlab-Bold.otf --site ferries/site`,

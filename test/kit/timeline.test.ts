@@ -179,6 +179,17 @@ describe('a page', () => {
     expect(planPage(unseen, [line], free).preloads).toEqual([]);
   });
 
+  test('says what each display value would do', () => {
+    const [{ displays }] = planPage(page, [line], { ...free, most: 0 }).lines;
+    expect(displays).toEqual({
+      // Drawn at 528, there at 768 and 908.
+      block: { hidden: 380, inOwnFaces: 1 },
+      swap: { hidden: 0, inOwnFaces: 1 },
+      fallback: { hidden: 100, inOwnFaces: 1 },
+      optional: { hidden: 100, inOwnFaces: 0 },
+    });
+  });
+
   test('other hosts cost their set-up before', () => {
     const hosted = {
       stylesheets: [{ key: 'there.css', origin: 'there', bytes: 1400, kind: 'stylesheet' as const }],

@@ -51,8 +51,7 @@ export function wiredTemplates(
 }
 
 /** Braces in a template may be its own. */
-const linkedLoader = ({ loader }: KitAtHand) =>
-  loader === undefined ? undefined : ({ text: 'linked' } as const);
+const linkedLoader = ({ loader }: KitAtHand) => (loader === undefined ? undefined : {});
 
 /** Addresses that a template asks and that the kit replaces, by their lines. */
 function leftIn(source: string, file: string, why: string, replaced: Replaced): Finding[] {

@@ -1,6 +1,6 @@
 import colors from 'picocolors';
 import type { LoadingPlan, PagePlan, PageTimes } from '../../kit/index.js';
-import { seconds, table } from './words.js';
+import { seconds, table, wrapped } from './words.js';
 
 const middleOf = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1];
 
@@ -63,8 +63,26 @@ export function planLines(plan: LoadingPlan | undefined, all: boolean): string[]
     '      reckoned from bytes and lines, without what browsers and servers take for themselves',
     '',
     ...table(columns, rows),
+    '',
+    ...wrapped(displayText(plan).split(' '), 100),
     ...(all ? ['', ...pages.flatMap(pageLines)] : []),
   ];
+}
+
+/** What other values of font-display would do on the first line, where it is worst. */
+function displayText({ pages, connections: [{ name }] }: LoadingPlan): string {
+  const worst = (value: keyof PagePlan['lines'][number]['displays']) => {
+    const all = pages.map(({ lines: [{ displays }] }) => displays[value]);
+    return {
+      hidden: Math.max(...all.map(({ hidden }) => hidden)),
+      share: Math.min(...all.map(({ inOwnFaces }) => inOwnFaces)),
+    };
+  };
+  const { hidden } = worst('block');
+  const [fallback, optional] = [worst('fallback'), worst('optional')].map(
+    ({ share }) => `${Math.round(share * 100)}%`,
+  );
+  return `On a ${name} swap hides no text; block would hide it for ${seconds(hidden)}; on a first visit fallback draws ${fallback} of the first screenful in its own faces, optional ${optional}.`;
 }
 
 /** The preloads of a page, each with what it brings, and what the next would. */

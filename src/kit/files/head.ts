@@ -9,10 +9,10 @@ export interface HeadParts {
   /** Files of the kit, as its manifest lists them. */
   preloads: readonly string[];
   /**
-   * The text of kit.loader.js where there is one, or the word `linked` where its letters could mean something else; and the faces of
-   * groups that the page draws, by their numbers; all if left out.
+   * Where there is a loader: its text, or none where its letters could mean something else, and it is fetched; and the faces of
+   * groups that the page draws, by their numbers, all if left out.
    */
-  loader?: { text: string; faces?: readonly number[] | undefined } | undefined;
+  loader?: { text?: string; faces?: readonly number[] | undefined } | undefined;
 }
 
 /** The elements for `<head>`: preloads first, then the loader and the stylesheet. @param base what URLs start with */
@@ -25,7 +25,7 @@ export function headMarkup({ preloads, loader }: HeadParts, base: string): strin
   const faces = loader?.faces ? ` data-faces="${loader.faces.join(' ')}"` : '';
   const script =
     loader && loader.faces?.length !== 0
-      ? loader.text === 'linked'
+      ? loader.text === undefined
         ? `<script src="${url('kit.loader.js')}" data-base="${url('')}"${faces}></script>\n`
         : `<script data-base="${url('')}"${faces}>${loader.text}</script>\n`
       : '';

@@ -5,7 +5,7 @@ import type { LoadingPlan } from '../planning/plan-loading.js';
 import type { PagePlan, PageTimes } from '../timeline/index.js';
 
 const states: readonly (readonly [
-  name: keyof Omit<PagePlan['lines'][number], 'connection'>,
+  name: keyof Omit<PagePlan['lines'][number], 'connection' | 'displays'>,
   words: string,
 ])[] = [
   ['hosted', 'the same bytes from other hosts'],

@@ -33,8 +33,8 @@ interface PlanRequest {
 
 /** Where the budget doesn't say: more would compete with the stylesheet and the first picture for the same line. */
 const usualPreloads = 2;
-/** A telephone, on which lines are slow. */
-const narrow = 390;
+/** CSS pixels: a telephone, on which lines are slow, and a desk. */
+const [narrow, wide] = [390, 1280];
 /** Headers of an answer, bytes. */
 const headers = 300;
 
@@ -64,12 +64,14 @@ export function planLoading({ families, css, text, visits, config }: PlanRequest
     return found;
   };
   const pages = visits.flatMap((visit): PagePlan[] => {
+    const paragraphsAt = (at: number) =>
+      text.pages.find(({ page, width }) => page === visit.page && width === at)?.paragraphs ?? [];
+    // What one screen shows and another doesn't would be fetched in vain on that one.
+    const onDesk = new Set(paragraphsAt(wide).flatMap(({ runs }) => runs.map(({ face }) => face)));
     const letters = new Map<string, number>();
-    const paragraphs =
-      text.pages.find(({ page, width }) => page === visit.page && width === narrow)?.paragraphs ?? [];
-    for (const [face, count] of firstScreenful(paragraphs, settersOf)) {
+    for (const [face, count] of firstScreenful(paragraphsAt(narrow), settersOf)) {
       const file = files.get(face.key);
-      if (file !== undefined) letters.set(file, (letters.get(file) ?? 0) + count);
+      if (file !== undefined && onDesk.has(face)) letters.set(file, (letters.get(file) ?? 0) + count);
     }
     const drawn = new Map(
       faces

@@ -1,7 +1,9 @@
 // What is asked for ahead, for each page: by what it brings on the lines that visitors have
 
+import type { FontDisplay } from '../../core/face/index.js';
 import type { Connection } from '../../config/connections.js';
 import {
+  shownBy,
   pageTimeline,
   type BlockingFile,
   type PageFiles,
@@ -36,6 +38,17 @@ export interface PageTimes {
   bytesBefore: number;
 }
 
+/** What a display value would do to the first screenful, with the preloads that are planned. */
+export interface DisplayEffect {
+  /** Milliseconds for which text can't be seen that is drawn already, at most. */
+  hidden: number;
+  /** Of its letters, those that are in their own face in the end. */
+  inOwnFaces: number;
+}
+
+export type DisplayValue = Exclude<FontDisplay, 'auto'>;
+const displayValues: readonly DisplayValue[] = ['block', 'swap', 'fallback', 'optional'];
+
 /** What one more preload changes, milliseconds on each line. */
 export interface PreloadEffect {
   file: string;
@@ -62,6 +75,7 @@ export interface PagePlan {
     plain: PageTimes;
     planned: PageTimes;
     withEarlyHints: PageTimes;
+    displays: Record<DisplayValue, DisplayEffect>;
   }[];
 }
 
@@ -122,6 +136,7 @@ export function planPage(
       plain: timesOf(plain[i]),
       planned: timesOf(now[i]),
       withEarlyHints: timesOf(hinted[i]),
+      displays: displaysOf(files.fonts, now[i]),
     })),
   };
 }
@@ -135,6 +150,27 @@ function hostedTimeline(
   const fonts = files.fonts.map((font) => ({ ...font, origin: fontOrigin }));
   const blocking = [...stylesheets, ...files.blocking.filter(({ key }) => key !== kitStylesheet)];
   return pageTimeline({ ...files, blocking, fonts, preconnects }, { preloads: [] }, line);
+}
+
+function displaysOf(
+  fonts: readonly PageFont[],
+  { firstPaint, fonts: times }: PageTimeline,
+): Record<DisplayValue, DisplayEffect> {
+  const letters = fonts.reduce((sum, font) => sum + font.letters, 0);
+  const effectWith = (value: DisplayValue): DisplayEffect => {
+    let [hidden, inOwnFaces] = [0, 0];
+    for (const [i, { there }] of times.entries()) {
+      if (fonts[i].letters === 0) continue;
+      const { visible, drawn } = shownBy(value, firstPaint, there);
+      hidden = Math.max(hidden, visible - firstPaint);
+      if (drawn !== undefined) inOwnFaces += fonts[i].letters;
+    }
+    return { hidden: Math.round(hidden), inOwnFaces: letters === 0 ? 1 : inOwnFaces / letters };
+  };
+  return Object.fromEntries(displayValues.map((value) => [value, effectWith(value)])) as Record<
+    DisplayValue,
+    DisplayEffect
+  >;
 }
 
 const effectOf = (
