@@ -140,7 +140,7 @@ describe.each(availableEngines())('%s', (engineName) => {
   });
 
   test.each([
-    ['stalls', { paths: /i-drawn/, delay: 8_000 }],
+    ['stalls', { paths: /i-drawn/, delay: 4_000 }],
     ['fails', undefined],
   ])('where one of them %s the others don’t come either', async (how, late) => {
     const broken = join(folder, 'broken');

@@ -29,6 +29,8 @@ let folder: string;
 let alone: string;
 let server: LoggingServer;
 let told: Map<string, number>;
+/** What each page is planned to preload. */
+let planned: Map<string, string[]>;
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'dense-glyph-weight-'));
@@ -38,7 +40,9 @@ beforeAll(async () => {
     const head = `<!doctype html><html lang=en><meta charset=utf-8><link rel=stylesheet href=type/kit.css><style>${style}</style>`;
     for (const [name, body] of Object.entries(pages)) writeFileSync(join(made, 'site', name), head + body);
     expect((await cli(['build', '--quiet'], made)).code).toBe(0);
-    told = new Map(manifestIn(made).pages.map(({ page, bytes }) => [page, bytes]));
+    const manifest = manifestIn(made);
+    told = new Map(manifest.pages.map(({ page, bytes }) => [page, bytes]));
+    planned = new Map(manifest.plan!.pages.map(({ page, preloads }) => [page, preloads]));
     rmSync(folder, { recursive: true });
     for (const copy of [folder, alone]) cpSync(join(made, 'site'), copy, { recursive: true });
   });
@@ -54,24 +58,32 @@ afterAll(async () => {
   for (const one of [folder, alone]) rmSync(one, { recursive: true, force: true });
 });
 
-/** Bytes of the faces that were fetched below an address; a page that was left may still ask for some of its own. */
-const fetched = (below: string) =>
+/** The faces that were fetched below an address, as the site has them; a page that was left may still ask for some of its own. */
+const fetched = (below: string): string[] =>
   server
     .take()
     .filter(({ path }) => path.startsWith(below) && path.endsWith('.woff2'))
-    .reduce((sum, { path }) => sum + statSync(join(folder, path.slice(below.length))).size, 0);
+    .map(({ path }) => path.slice(below.length));
+
+const bytesOf = (files: readonly string[]) =>
+  files.reduce((sum, file) => sum + statSync(join(folder, file)).size, 0);
 
 /** By page, what an engine fetches at most of faces by themselves. */
 const most = new Map<string, number>();
+
+/** What was fetched last of faces by themselves. */
+let last: string[] = [];
 
 async function look(page: string, open: (url: string) => Promise<unknown>): Promise<void> {
   for (const state of ['alone', 'kit']) {
     server.take();
     const address = `/${state}/${page}/`;
     await open(`${server.origin}${address}${page}`);
-    const bytes = fetched(address);
+    const files = fetched(address);
+    const bytes = bytesOf(files);
     expect([state, page, bytes, bytes <= told.get(page)!]).toEqual([state, page, bytes, true]);
     if (state === 'alone') most.set(page, Math.max(most.get(page) ?? 0, bytes));
+    if (state === 'alone') last = files;
   }
 }
 
@@ -114,6 +126,9 @@ allEngines('and some engine, colour scheme and width fetches as much', async () 
           await tab.goto(url, { waitUntil: 'load' });
           await tab.evaluate('document.fonts.ready.then(() => undefined)');
         });
+        const needed = value === 'light' ? (planned.get(page) ?? []) : [];
+        for (const file of needed)
+          expect([page, width, last]).toEqual([page, width, expect.arrayContaining([`type/${file}`])]);
       }
       await tab.close();
     }
