@@ -37,7 +37,7 @@ async function terminal(name, command, rows) {
     stdio: 'ignore',
     env: { ...process.env, DISPLAY: display, FORCE_COLOR: '1' },
   });
-  await pause(7000);
+  await pause(name === 'demo' ? 20_000 : 7000);
   const id = execFileSync('xdotool', ['search', '--class', 'xterm'], {
     env: { ...process.env, DISPLAY: display },
   });
