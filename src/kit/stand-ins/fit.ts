@@ -4,7 +4,7 @@ import { lineStarts, type BreakPlace } from './lines.js';
 
 /** A text with how far it reaches in the face and in a local font. */
 export interface FittedText {
-  /** In CSS pixels. */
+  /** How far it reaches at each place that `places` names, by its number; CSS pixels. */
   face: Float64Array;
   /** How much of it is spaces. */
   faceSpaces: number;

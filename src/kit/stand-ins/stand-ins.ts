@@ -15,7 +15,7 @@ import {
   type Moves,
   type SetMeasure,
 } from './fit.js';
-import { breakPlaces } from './lines.js';
+import { breakPlaces, type BreakPlace } from './lines.js';
 import type { LineMeasure, SampleParagraph, SampleRun } from './sample.js';
 import { localFonts, localSetter, setterOf, type LocalFontData, type TextSetter } from './text-setter.js';
 
@@ -318,15 +318,33 @@ function fittedTexts<Face>(
       local: zeroOf(runs[0], (run) => local.reaches(run.text, run)),
     };
     known.set(key, {
-      face: ofFace.all,
+      ...atBreaks(breakPlaces(text), ofFace.all, ofLocal),
       faceSpaces: ofFace.spaces,
-      local: ofLocal,
-      places: breakPlaces(text),
       measures: measures.map((measure) => setMeasure(measure, zeros)),
       count: 1,
     });
   }
   return [...known.values()];
+}
+
+/** Lines ask only how far text reaches where it may break: the same with nothing in between. */
+function atBreaks(
+  places: readonly BreakPlace[],
+  face: Float64Array,
+  { letters, spaces: blank, added }: LocalReaches,
+): Pick<FittedText, 'places' | 'face' | 'local'> {
+  const positions = [...new Set([0, ...places.flatMap(({ at, end }) => [end, at])])].sort((a, b) => a - b);
+  const numbers = new Map(positions.map((position, i) => [position, i]));
+  const taken = (reaches: Float64Array) => Float64Array.from(positions, (position) => reaches[position]);
+  return {
+    places: places.map(({ at, end, isForced }) => ({
+      at: numbers.get(at)!,
+      end: numbers.get(end)!,
+      isForced,
+    })),
+    face: taken(face),
+    local: { letters: taken(letters), spaces: taken(blank), added: taken(added) },
+  };
 }
 
 type ReachesOf<Face> = (run: SampleRun<Face>) => Float64Array | undefined;
