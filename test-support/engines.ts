@@ -4,7 +4,7 @@ import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import puppeteer from 'puppeteer-core';
+import puppeteer, { type Browser } from 'puppeteer-core';
 import { root } from './paths.js';
 
 interface BrowserFinder {
@@ -44,6 +44,13 @@ export function availableEngines(): EngineName[] {
 
 /** Where an engine's program lies. */
 export const browserPath = (name: EngineName): string | undefined => findBrowser(name);
+
+/** Chromium by its driver, for what only that tells. @param more arguments of the program */
+export const launchChromium = (...more: readonly string[]): Promise<Browser> =>
+  puppeteer.launch({
+    executablePath: browserPath('chromium')!,
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', ...more],
+  });
 
 /** The path of a font that the system packages. Where CI is set it has to be here. */
 export function systemFont(file: string): string | undefined {

@@ -4,9 +4,8 @@ import { createHash } from 'node:crypto';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
-import puppeteer from 'puppeteer-core';
 import { cli } from '../../test-support/cli.js';
-import { availableEngines, browserPath, startEngine, type Engine } from '../../test-support/engines.js';
+import { availableEngines, launchChromium, startEngine, type Engine } from '../../test-support/engines.js';
 import { config, manifestIn, project } from '../../test-support/project.js';
 import { LoggingServer } from '../../test-support/server.js';
 
@@ -179,10 +178,7 @@ describe.each(availableEngines())('%s', (engineName) => {
 const chromium = availableEngines().includes('chromium') ? test : test.skip;
 chromium('without scripts each face comes by itself', async () => {
   const server = await served();
-  const browser = await puppeteer.launch({
-    executablePath: browserPath('chromium')!,
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-  });
+  const browser = await launchChromium();
   try {
     const tab = await browser.newPage();
     await tab.setJavaScriptEnabled(false);

@@ -2,9 +2,8 @@ import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import puppeteer from 'puppeteer-core';
 import { cli } from '../../test-support/cli.js';
-import { availableEngines, browserPath, startEngine } from '../../test-support/engines.js';
+import { availableEngines, launchChromium, startEngine } from '../../test-support/engines.js';
 import { config, manifestIn, project } from '../../test-support/project.js';
 import { LoggingServer } from '../../test-support/server.js';
 
@@ -105,10 +104,7 @@ test.each(engines)('%s fetches no more than a page is said to fetch', async (nam
 
 const allEngines = engines.length === 3 ? test : test.skip;
 allEngines('and some engine, colour scheme and width fetches as much', async () => {
-  const browser = await puppeteer.launch({
-    executablePath: browserPath('chromium')!,
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-  });
+  const browser = await launchChromium();
   try {
     for (const [width, value] of [390, 1280].flatMap(
       (one) =>

@@ -1,7 +1,7 @@
 // Pages in Chromium whose faces come late: what moves then, and in how many lines each paragraph stands.
-import puppeteer, { type Browser } from 'puppeteer-core';
+import type { Browser } from 'puppeteer-core';
 import { setTimeout as pause } from 'node:timers/promises';
-import { browserPath } from '../../test-support/engines.js';
+import { launchChromium } from '../../test-support/engines.js';
 import { fileAt, serveCounting, type CountingServer } from './serve.js';
 
 /** Milliseconds that faces are held back. */
@@ -79,15 +79,7 @@ export async function startLateLoader(
       late++;
       await pause(delay);
     };
-  const browser = await puppeteer.launch({
-    executablePath: browserPath('chromium')!,
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-background-networking',
-      '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1',
-    ],
-  });
+  const browser = await launchChromium('--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1');
   return {
     load: async (page, width) => {
       const loads: LateLoad[] = [];

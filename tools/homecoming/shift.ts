@@ -19,7 +19,7 @@ import {
   type SampleParagraph,
 } from '#src/kit/stand-ins/index.js';
 import { breakPlaces, lineStarts } from '#src/kit/stand-ins/lines.js';
-import { joined } from '#src/kit/stand-ins/stand-ins.js';
+import { joined } from '#src/kit/stand-ins/fitted-texts.js';
 import { cli } from '../../test-support/cli.js';
 import { Arguments } from './arguments.js';
 import { startLateLoader, type DrawnParagraph } from './late-loader.js';

@@ -3,11 +3,10 @@
 import { cpSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, relative, resolve } from 'node:path';
-import puppeteer from 'puppeteer-core';
 import { loadConfig } from '#src/config/load.js';
 import { connections, pageTimeline, type BrowserWork, type Connection } from '#src/kit/timeline/index.js';
 import type { Manifest } from '#src/kit/index.js';
-import { browserPath } from '../../test-support/engines.js';
+import { launchChromium } from '../../test-support/engines.js';
 import { cli } from '../../test-support/cli.js';
 import { Arguments } from '../homecoming/arguments.js';
 import { fileAt, serveCounting } from '../homecoming/serve.js';
@@ -33,16 +32,10 @@ interface Visit {
 const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[values.length >> 1];
 
 async function visit(url: string, proxy: number): Promise<Visit> {
-  const browser = await puppeteer.launch({
-    executablePath: browserPath('chromium')!,
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-background-networking',
-      `--proxy-server=http://127.0.0.1:${proxy}`,
-      '--proxy-bypass-list=<-loopback>',
-    ],
-  });
+  const browser = await launchChromium(
+    `--proxy-server=http://127.0.0.1:${proxy}`,
+    '--proxy-bypass-list=<-loopback>',
+  );
   try {
     const tab = await browser.newPage();
     await tab.setViewport({ width: 390, height: 800 });

@@ -131,7 +131,7 @@ function moveLines(
   return [
     '',
     `${colors.bold('Lines')} ${untuned} of ${count(paragraphs, 'paragraph')} at ${widths.join(', ')} px break otherwise until the faces arrive,`,
-    `      with local fonts as they are; ${colors.bold(tuned === 0 ? 'none' : `${tuned}`)} with the stand-ins of the kit`,
+    `      with local fonts as they are; ${colors.bold(tuned === 0 ? 'none' : `${tuned}`)} with the stand-ins of the kit, in lines of stated or usual lengths`,
     ...shown.map((line) => `      ${line}`),
     ...(left > 0 ? [`      and ${left} more; --verbose lists them`] : []),
   ];

@@ -1,14 +1,11 @@
 // What still moves on a page when its faces arrive
 
 import { asIs, localMeasure, reachesAt, type Scales } from './fit.js';
+import { joined, joinedApart, setMeasure, zeroOf } from './fitted-texts.js';
 import { breakPlaces, lineStarts } from './lines.js';
 import type { SampleParagraph, SampleRun } from './sample.js';
 import {
-  joined,
-  joinedApart,
-  setMeasure,
   standInSetter,
-  zeroOf,
   type FaceSetters,
   type LocalSystem,
   type StandInBand,

@@ -2,7 +2,8 @@ import { fontFaceText, type Range, type Slope } from '../../core/face/index.js';
 import { CodePointSet } from '../../core/text/code-point-set.js';
 import { unicodeRangeText, type CodePointRanges } from '../../core/text/unicode-ranges.js';
 import { loadingMark, spacesLoadingMark } from '../../site/css/loading-mark.js';
-import { spaces, type StandIn } from './stand-ins.js';
+import { spaces } from './fitted-texts.js';
+import type { StandIn } from './stand-ins.js';
 
 /** What a stand-in is declared as: all that its face is, so that browsers take the one until the other is there. */
 export interface StandInRule {

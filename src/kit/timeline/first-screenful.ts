@@ -2,7 +2,8 @@
 
 import { breakPlaces, lineStarts } from '../stand-ins/lines.js';
 import type { SampleParagraph } from '../stand-ins/sample.js';
-import { joined, setMeasure, zeroOf, type FaceSetters, type StandInFace } from '../stand-ins/stand-ins.js';
+import { joined, setMeasure, zeroOf } from '../stand-ins/fitted-texts.js';
+import type { FaceSetters, StandInFace } from '../stand-ins/stand-ins.js';
 
 /** CSS pixels: of a telephone that is held upright, and of a desk. */
 const screenHeight = 800;
