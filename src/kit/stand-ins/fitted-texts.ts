@@ -3,7 +3,6 @@
 import { asIs, reachesAt, type FittedText, type LocalReaches, type SetMeasure } from './fit.js';
 import { breakPlaces, type BreakPlace } from './lines.js';
 import type { LineMeasure, SampleParagraph, SampleRun } from './sample.js';
-import type { FaceSetters } from './stand-ins.js';
 import type { TextSetter } from './text-setter.js';
 
 /** More texts tell nothing new. */
@@ -12,7 +11,7 @@ const mostTexts = 400;
 /** Paragraphs as lines ask for them: in the face, and in a local font; the same text once. */
 export function fittedTexts<Face>(
   paragraphs: readonly SampleParagraph<Face>[],
-  face: FaceSetters,
+  face: { reaches: ReachesOf<Face> },
   local: TextSetter,
 ): FittedText[] {
   const known = new Map<string, FittedText>();
