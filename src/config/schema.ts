@@ -144,6 +144,15 @@ const loadingSchema = object({
     .meta(
       describedBy({ description: 'Its faces and those of other families with this word arrive together.' }),
     ),
+  italic: text()
+    .oneOf(['with', 'after'] as const, 'write with or after')
+    .default('with' as const)
+    .meta(
+      describedBy({
+        description:
+          'Whether the italics of a group arrive with its upright faces, or are asked for after them.',
+      }),
+    ),
 });
 
 const isConnection = (value: unknown): value is ConnectionChoice =>
@@ -255,7 +264,12 @@ const familySchema = object({
     ),
   stack: listOfTexts('What follows in font-family, in order.').default(() => ['sans-serif']),
   loading: loadingSchema
-    .default(() => ({ display: 'swap' as const, preload: 'auto' as const, group: undefined }))
+    .default(() => ({
+      display: 'swap' as const,
+      preload: 'auto' as const,
+      group: undefined,
+      italic: 'with' as const,
+    }))
     .meta(describedBy({ description: 'How its faces are loaded.' })),
   characters: charactersSchema
     .default(undefined)

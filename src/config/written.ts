@@ -40,7 +40,13 @@ export interface WrittenFamily {
   faces?: OneOrMore<WrittenFace>;
   /** What follows in `font-family`, in order. */
   stack?: OneOrMore<string>;
-  loading?: { group?: string; display?: FontDisplay; preload?: 'auto' | 'none' | OneOrMore<WrittenFace> };
+  loading?: {
+    group?: string;
+    /** Whether its italics arrive with its upright faces, or are asked for after them. */
+    italic?: 'with' | 'after';
+    display?: FontDisplay;
+    preload?: 'auto' | 'none' | OneOrMore<WrittenFace>;
+  };
   /** The kit’s, if left out. */
   characters?: WrittenCharacters;
   /** Who says that the family may be used; goes into the ledger. */

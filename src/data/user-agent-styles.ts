@@ -53,4 +53,10 @@ textarea { white-space: pre-wrap }
 nobr, option { white-space: nowrap }
 caption, th { text-align: center }
 input, select, button, textarea { letter-spacing: normal; word-spacing: normal }
+body { margin: 8px }
+blockquote, figure { margin-left: 40px; margin-right: 40px }
+ul, ol, menu, dir { padding-left: 40px }
+dd { margin-left: 40px }
+fieldset { margin: 0 2px; border: 2px solid; padding: 0 .75em }
+dialog { position: absolute; border: solid; padding: 1em }
 `;

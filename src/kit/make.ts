@@ -2,7 +2,7 @@ import { basename } from 'node:path';
 import type { KitConfig } from '../config/schema.js';
 import { slug } from '../core/face/slug.js';
 import { headFile } from './files/head.js';
-import { loaderFile } from './files/loader.js';
+import { loaderFile, loaderModule } from './files/loader.js';
 import { ledgerFile } from './files/ledger.js';
 import { manifestOf, type Manifest } from './files/manifest.js';
 import { moduleFiles } from './files/module.js';
@@ -63,6 +63,7 @@ export async function makeKit(
   text('kit.head.html', headFile(kit));
   const loader = loaderFile(kit);
   if (loader !== undefined) text('kit.loader.js', loader);
+  for (const [path, content] of loaderModule(kit)) text(path, content);
   text('ledger.json', ledgerFile(kit));
   for (const [path, content] of moduleFiles(kit)) text(path, content);
   text('proof.html', proofFile(kit));

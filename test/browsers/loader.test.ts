@@ -36,23 +36,37 @@ const watching = `<script>
   addEventListener('unhandledrejection', ({ reason }) => errors.push(String(reason)));
 </script>`;
 
+/** An application that draws the notice later, and asks for its group by the module. */
+const application = `<script type="module">
+  import { load, stateOf, watch } from './type/kit.loader.mjs';
+  window.states = [stateOf('notice')];
+  document.body.innerHTML = ${JSON.stringify(/<body>([^]*)<\/body>/.exec(markup)![1])};
+  const stop = watch('notice', (state) => states.push(state));
+  // Some time after the page is there.
+  await new Promise((done) => setTimeout(done, 500));
+  window.outcome = Promise.all([load('notice'), load('notice'), load('another')]).then((all) => (stop(), all.join(' ')));
+</script>`;
+
 let folder: string;
 let made: string;
+/** The same with italics that come after. */
+let staged: string;
 let hash: string;
 const servers: LoggingServer[] = [];
 
-async function served(
-  late?: { paths: RegExp; delay: number },
-  folders = { '/': made },
-): Promise<LoggingServer> {
-  const page = readFileSync(join(made, 'index.html'), 'utf8');
+async function served(late?: { paths: RegExp; delay: number }, root = made): Promise<LoggingServer> {
+  const page = readFileSync(join(root, 'index.html'), 'utf8');
   const server = await LoggingServer.start(
-    folders,
+    { '/': root },
     {
+      '/app.html': page
+        .replace(/<script data-base[^]*?<\/script>/, '')
+        .replace('<meta charset=utf-8>', `<meta charset=utf-8>${watching}${application}`)
+        .replace(/<body>[^]*<\/body>/, '<body></body>'),
       '/watched.html': page.replace('<meta charset=utf-8>', `<meta charset=utf-8>${watching}`),
       '/policy.html': page.replace(
         '<meta charset=utf-8>',
-        `<meta charset=utf-8><meta http-equiv=Content-Security-Policy content="script-src '${hash}'">`,
+        `<meta charset=utf-8><meta http-equiv=Content-Security-Policy content="default-src 'none'; font-src 'self'; style-src 'self' 'unsafe-inline'; script-src '${hash}'">`,
       ),
       '/no-script.html': page.replace(
         '<meta charset=utf-8>',
@@ -65,20 +79,27 @@ async function served(
   return server;
 }
 
-beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-loader-'));
-  const families = config.families.map((family) => ({ ...family, loading: { group: 'notice' } }));
+/** Builds the notice's kit and wires it. @returns the folder of its site */
+async function builtSite(name: string, italic: 'with' | 'after'): Promise<string> {
+  const families = config.families.map((family) => ({ ...family, loading: { group: 'notice', italic } }));
+  const site = join(folder, name);
   await project({ ...config, families, site: { root: 'site' } }, async (project) => {
     mkdirSync(join(project, 'site'));
     writeFileSync(join(project, 'site/index.html'), markup);
     for (const command of ['build', 'wire']) expect((await cli([command, '--quiet'], project)).code).toBe(0);
     hash = manifestIn(project).loader!.hash;
-    made = join(folder, 'site');
-    cpSync(join(project, 'site'), made, { recursive: true });
+    cpSync(join(project, 'site'), site, { recursive: true });
     // Without stand-ins, which are about as wide as the faces.
-    const css = join(made, 'type/kit.css');
+    const css = join(site, 'type/kit.css');
     writeFileSync(css, readFileSync(css, 'utf8').replace(/@font-face \{[^}]*local\([^}]*\}\n/g, ''));
   });
+  return site;
+}
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-loader-'));
+  staged = await builtSite('staged', 'after');
+  made = await builtSite('site', 'with');
 }, 120_000);
 afterAll(async () => {
   await Promise.all(servers.map((server) => server.close()));
@@ -91,6 +112,20 @@ test('the loader is small, stands in the head, and the kit gives the digest that
   const head = readFileSync(join(made, 'index.html'), 'utf8');
   const script = /<script data-base="type\/" data-faces="[\d ]+">([^]*?)<\/script>/.exec(head)![1];
   expect(`sha256-${createHash('sha256').update(script).digest('base64')}`).toBe(hash);
+});
+
+test('on a server the module asks for nothing', async () => {
+  const { load, stateOf, watch } = (await import(join(made, 'type/kit.loader.mjs'))) as {
+    load: (group: string) => Promise<string>;
+    stateOf: (group: string) => string;
+    watch: (group: string, onState: (state: string) => void) => () => void;
+  };
+  const states: string[] = [];
+  watch('notice', (state) => states.push(state))();
+  expect([await load('notice'), stateOf('notice'), states]).toEqual(['failed', 'none', ['none']]);
+  expect(readFileSync(join(staged, 'type/kit.loader.d.mts'), 'utf8')).toContain(
+    'export type Group = "notice" | "notice-italic";',
+  );
 });
 
 describe.each(availableEngines())('%s', (engineName) => {
@@ -148,7 +183,7 @@ describe.each(availableEngines())('%s', (engineName) => {
     cpSync(made, broken, { recursive: true });
     const [italic] = manifestFiles().filter((file) => file.includes('i-drawn'));
     if (how === 'fails') writeFileSync(join(broken, 'type', italic), 'no font');
-    const server = await served(late, { '/': broken });
+    const server = await served(late, broken);
     await engine.open(`${server.origin}/watched.html`);
     expect(await until(`${state} === 'failed'`)).toBe(true);
     const { frames, arrivals, errors } = await seen();
@@ -157,6 +192,44 @@ describe.each(availableEngines())('%s', (engineName) => {
     expect(arrivals.map(([, one]) => one)).toEqual(['pending', 'failed']);
     const looks = new Set(frames.map((frame) => frame.replace(/^\S+ /, '')));
     expect([...looks]).toHaveLength(1);
+  });
+
+  test.each([
+    ['once the upright faces are there', { paths: /slab/, delay: 600 }, 'ready'],
+    ['not at all where these don’t come', { paths: /slab/, delay: 4_000 }, 'failed'],
+  ])('italics that come after are asked for %s', async (_, late, outcome) => {
+    const server = await served(late, staged);
+    await engine.open(`${server.origin}/watched.html`);
+    expect(await until(`arrivals.length === 4`)).toBe(true);
+    const { arrivals } = await seen();
+    expect(arrivals).toEqual([
+      ['notice', 'pending', 'pending'],
+      ['notice-italic', 'pending', 'pending'],
+      ['notice', outcome, outcome],
+      ['notice-italic', outcome, outcome],
+    ]);
+    const times = await engine.run<[string, number, number][]>(
+      'return performance.getEntriesByType("resource").map(({ name, startTime, responseEnd }) => [name, startTime, responseEnd])',
+    );
+    const [slab, italic] = [/slab/, /i-drawn/].map((which) => times.find(([name]) => which.test(name)));
+    if (outcome === 'ready') expect(italic![1]).toBeGreaterThanOrEqual(slab![2] - 5);
+    else expect(server.take().filter(({ path }) => path.includes('i-drawn'))).toEqual([]);
+  });
+
+  test('an application asks for a group when it draws it, and hears how far it is', async () => {
+    const server = await served({ paths: /slab/, delay: 300 });
+    await engine.open(`${server.origin}/app.html`);
+    expect(await until('window.outcome')).toBeTruthy();
+    expect(await engine.run('return [await outcome, states]')).toEqual([
+      'ready ready failed',
+      ['none', 'none', 'pending', 'ready'],
+    ]);
+    const { frames, errors, faces } = await seen();
+    expect(errors).toEqual([]);
+    expect(faces).toBeGreaterThanOrEqual(3);
+    expect([...new Set(frames.map((frame) => frame.replace(/^\S* /, '')))]).toHaveLength(2);
+    const files = server.take().flatMap(({ path }) => (path.endsWith('.woff2') ? [path] : []));
+    expect(files).toHaveLength(new Set(files).size);
   });
 
   test('it runs under a policy that names its digest; where a policy forbids it the page still reads', async () => {

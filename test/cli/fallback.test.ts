@@ -66,7 +66,7 @@ test('a local font as a file is measured as well; a missing one is told', () =>
     const call = ['fallback', 'fonts/FerrywakeSans-Regular.ttf', '--json', '--measure'];
     const { out } = await cli([...call, 'fonts/FerrywakeSans-Regular.ttf'], folder);
     const [{ bands }] = (JSON.parse(out) as FallbackResult).faces;
-    expect(bands[0].standIns.map(({ local, sizeAdjust, names }) => [local, sizeAdjust, names])).toEqual([
+    expect(bands[0].standIns.map(({ local, scales, names }) => [local, scales.letters, names])).toEqual([
       ['Ferrywake Sans', expect.closeTo(1, 2), ['Ferrywake Sans', 'FerrywakeSans-Regular']],
     ]);
     const onSite = await cli(

@@ -32,7 +32,7 @@ describe('a config', () => {
           files: ['fonts/*.ttf'],
           role: 'ferrywake-sans',
           stack: ['sans-serif'],
-          loading: { display: 'swap', preload: 'auto' },
+          loading: { display: 'swap', preload: 'auto', italic: 'with' },
         },
       ],
     });

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { openFont } from '#src/core/containers/index.js';
-import { asIs, bestScales, movesOf, reachesAt, type FittedText } from '#src/kit/stand-ins/fit.js';
+import { asIs, kindOf, scalesBy, type Scales } from '#src/kit/stand-ins/character-kinds.js';
+import { bestScales, movesOf, reachesAt, type FittedText } from '#src/kit/stand-ins/fit.js';
 import {
   bandsOf,
   classicRules,
@@ -33,47 +34,52 @@ describe('lines', () => {
 describe('the size of a stand-in', () => {
   const words =
     'The first boat leaves Skerrow at twenty to seven and calls at Quernsay if somebody waves to it';
-  /** Letters and spaces of a local font are narrower by these factors. */
-  const fitted = (letters: number, spaces: number): FittedText[] =>
-    [words, words.slice(20), `${words} ${words}`].map((text) => {
-      const isSpace = [...text].map((one) => one === ' ');
-      const summed = (width: number, which: boolean) => {
+  const greek =
+    'Το πρώτο πλοίο φεύγει από το Σκέροου στις επτά παρά είκοσι και πιάνει λιμάνι αν κάποιος γνέψει';
+  /** Kinds of characters of a local font are narrower by these factors. */
+  const fitted = (scales: Scales): FittedText[] =>
+    [words, words.slice(20), `${words} ${words}`, greek, `${greek} ${words}`].map((text) => {
+      const kinds = [...text].map((one) => kindOf(one.charCodeAt(0)));
+      const byKind = [...new Set(kinds)].map((kind) => {
         const reaches = new Float64Array(text.length + 1);
-        isSpace.forEach((is, i) => (reaches[i + 1] = reaches[i] + (is === which ? width : 0)));
-        return reaches;
-      };
+        kinds.forEach((own, i) => (reaches[i + 1] = reaches[i] + (own === kind ? 8 / scales[kind] : 0)));
+        return { kind, reaches };
+      });
       return {
         face: even(text, 8),
-        faceSpaces: isSpace.filter(Boolean).length * 8,
-        local: {
-          letters: summed(8 / letters, false),
-          spaces: summed(8 / spaces, true),
-          added: new Float64Array(text.length + 1),
-        },
+        faceWidths: scalesBy((kind) => kinds.filter((one) => one === kind).length * 8),
+        local: { byKind, added: new Float64Array(text.length + 1) },
         places: breakPlaces(text),
-        measures: [120, 155, 201, 260, 333].map((px) => ({ px, face: px })),
+        measures: [120, 155, 201, 260, 333].map((px) => ({ px, face: px, share: 1 })),
         count: 1,
       };
     });
 
   test.each([
-    [0.8, 0.8],
-    [0.95, 0.95],
-    [1, 1],
-    [1.07, 1.07],
-    [1.3, 1.3],
-    [0.9, 1.6],
-    [1.2, 0.5],
-  ])('a font that is %d of the size, its spaces %d, is found out, and nothing moves', (letters, spaces) => {
-    const texts = fitted(letters, spaces);
-    const { scales, moves } = bestScales(texts);
-    expect(moves).toMatchObject({ paragraphs: 15, otherCount: 0 });
-    const widthAt = (at: typeof scales) =>
-      texts.reduce((sum, { local }) => sum + (reachesAt(local, at).at(-1) ?? 0), 0);
-    expect(Math.abs(widthAt(scales) / widthAt({ letters, spaces }) - 1)).toBeLessThan(0.01);
-    expect(Math.sign(scales.spaces - scales.letters)).toBe(Math.sign(spaces - letters));
-    if (letters !== 1) expect(movesOf(texts, asIs).otherBreaks).toBeGreaterThan(0);
-  });
+    [0.8, 0.8, 0.8],
+    [0.95, 0.95, 0.95],
+    [1, 1, 1],
+    [1.07, 1.07, 1.07],
+    [1.3, 1.3, 1.3],
+    [0.9, 1.6, 0.9],
+    [1.2, 0.5, 1.2],
+    [0.9, 0.9, 1.1],
+    [1, 1.3, 0.9],
+  ])(
+    'a font that is %d of the size, its spaces %d, its Greek %d, is found out, and nothing moves',
+    (letters, spaces, Greek) => {
+      const own = { ...scalesBy(() => letters), spaces, Greek };
+      const texts = fitted(own);
+      const { scales, moves } = bestScales(texts);
+      expect(moves).toMatchObject({ paragraphs: 25, otherCount: 0 });
+      const widthAt = (at: typeof scales) =>
+        texts.reduce((sum, { local }) => sum + (reachesAt(local, at).at(-1) ?? 0), 0);
+      expect(Math.abs(widthAt(scales) / widthAt(own) - 1)).toBeLessThan(0.01);
+      for (const kind of ['spaces', 'Greek'] as const)
+        expect(Math.sign(scales[kind] - scales.letters)).toBe(Math.sign(own[kind] - letters));
+      if (letters !== 1) expect(movesOf(texts, asIs).moves.otherBreaks).toBeGreaterThan(0);
+    },
+  );
 });
 
 test.each<[[number, number], Record<number, number>, [number, number][]]>([
@@ -141,16 +147,20 @@ test('a face by its own widths stands in for itself', () => {
   const measured = [{ name: 'Same', names: ['Same'], weight: 400, italic: false, font }];
   const [{ standIns, isOfSite }] = fittedStandIns([face], [], ['en', 'el'], measured).standIns.get(face)!;
   expect(isOfSite).toBe(false);
-  expect(standIns.map(({ local, sizeAdjust }) => [local, sizeAdjust])).toEqual([
+  expect(standIns.map(({ local, scales }) => [local, scales.letters])).toEqual([
     ['Same', expect.closeTo(1, 2)],
   ]);
   const reaches = setterOf(font).reaches('a', { language: 'en' })!;
   const rule = { ...face, characters: [[0x20, 0x7e] as const], isLoadedAhead: false };
-  const [alike] = standInRules(rule, { ...standIns[0], sizeAdjust: reaches[1], spaceAdjust: reaches[1] });
+  const [alike] = standInRules(rule, { ...standIns[0], scales: scalesBy(() => reaches[1]) });
   expect(alike).toMatch(/size-adjust: \d\d\.?\d*%;\n {2}ascent-override: [\d.]+%;/);
   expect(alike).toMatch(/src: local\("Same"\);\n {2}unicode-range: U\+20-7E;/);
   // The first font of a line is the one that has the space: its metrics stay those of the face.
-  const apart = standInRules(rule, { ...standIns[0], sizeAdjust: 1, spaceAdjust: 2, ascent: 90 });
+  const apart = standInRules(rule, {
+    ...standIns[0],
+    scales: { ...asIs, spaces: 2 },
+    ascent: 90,
+  });
   expect(
     apart.map((one) => /ascent-override: ([\d.]+)%[^]*unicode-range: (.*);/.exec(one)?.slice(1)),
   ).toEqual([
@@ -172,7 +182,7 @@ describe('for browsers that lack the descriptors', () => {
   };
   const { standIns } = fittedStandIns([face], [], ['en']);
   const [{ standIns: found }] = standIns.get(face)!;
-  const best = { ...found.at(-1)!, sizeAdjust: 0.5, spaceAdjust: 1 };
+  const best = { ...found.at(-1)!, scales: { ...scalesBy(() => 0.5), spaces: 1 } };
   const bands = new Map([[face, [{ ...standIns.get(face)![0], standIns: [best] }]]]);
   const run = {
     text: 'boats',
@@ -189,7 +199,7 @@ describe('for browsers that lack the descriptors', () => {
     line: 1,
     lineHeight,
     runs: [{ ...run, features: new Map<string, number>() }],
-    measures: [{ px: 300 }],
+    measures: [{ px: 300, share: 1 }],
     isMeasureKnown: true,
   });
 

@@ -148,6 +148,11 @@ describe('a page', () => {
     const fonts = page.fonts.map((one) => (one.letters > 0 ? { ...one, group: 'notice' } : one));
     const { fonts: told } = pageTimeline({ ...page, fonts }, { preloads: [] }, line);
     expect(told[0].drawn).toBe(told[1].drawn);
+    const [first, second, ...others] = fonts;
+    const later = [{ ...first, group: 'notice' }, { ...second, group: 'late', after: 'notice' }, ...others];
+    const { fonts: inStages } = pageTimeline({ ...page, fonts: later }, { preloads: [] }, line);
+    expect(inStages[0].there).toBeLessThan(told[0].there);
+    expect(inStages[1].there).toBeGreaterThan(told[1].there);
   });
 
   test('what the first screenful draws most is preloaded, by what it brings', () => {

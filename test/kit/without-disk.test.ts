@@ -79,7 +79,7 @@ test('a kit of files in memory is the one that is built on disk, to the byte', (
       for (const scanned of await text.scanned(page)) {
         visits.push(await visiting.of(page, scanned));
         for (const [width, own] of scanned.blocks!)
-          texts.push({ page: page.page, width, paragraphs: paragraphsOf(own, faces, page.page, width) });
+          texts.push({ page: page.page, width, paragraphs: paragraphsOf(own, faces, page.page) });
       }
     const { files } = await makeKit({
       config,

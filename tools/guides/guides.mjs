@@ -1,10 +1,16 @@
 // What each guide says, as a program: a project, the commands, and where the result is served.
 import { spawn, spawnSync } from 'node:child_process';
 import { createServer } from 'node:http';
-import { existsSync, readFileSync, statSync } from 'node:fs';
+import { cpSync, existsSync, readFileSync, statSync } from 'node:fs';
 import { extname, join } from 'node:path';
 
-const types = { '.html': 'text/html', '.css': 'text/css', '.js': 'text/javascript', '.woff2': 'font/woff2' };
+const types = {
+  '.html': 'text/html',
+  '.css': 'text/css',
+  '.js': 'text/javascript',
+  '.mjs': 'text/javascript',
+  '.woff2': 'font/woff2',
+};
 
 const listen = (handler) =>
   new Promise((done) => {
@@ -37,6 +43,20 @@ families:
   - { family: Ferrywake Sans, files: ["fonts/FerrywakeSans-Variable*.ttf"], role: body, stack: [Arial, sans-serif] }
   - { family: Lampbuoy Slab, files: [fonts/LampbuoySlab-Bold.otf], role: heading, stack: [Georgia, serif] }
 `;
+
+const notice = '<p>It does <em>not</em> sail tonight.</p>\n';
+
+/** A kit whose faces arrive together. */
+function noticeKit({ put, run }) {
+  put('site/site.css', css);
+  put(
+    'dense-glyph.config.yaml',
+    config('site', 'site/type', '/type/')
+      .replace(/ \}$/gm, ', loading: { group: notice } }')
+      .replace(/^(site|output): (.*), loading: \{ group: notice \} \}$/gm, '$1: $2 }'),
+  );
+  run('dense-glyph', 'build');
+}
 
 /** A program that serves, until it is ended. */
 async function started(file, args, cwd, url) {
@@ -199,6 +219,52 @@ ${head}      <link rel="stylesheet" href="/site.css" />
       ...(await serve(join(folder, 'out'))),
       version: `react ${versionOf(folder, 'react')}, vite ${versionOf(folder, 'vite')}`,
     };
+  },
+
+  'arrival-dom': async ({ folder, put, run }) => {
+    put('site/index.html', page('<link rel="stylesheet" href="site.css">\n', notice));
+    noticeKit({ put, run });
+    run('dense-glyph', 'wire');
+    const script = guideBlock('arrival-groups.md', 'html');
+    const made = readFileSync(join(folder, 'site/index.html'), 'utf8');
+    // The page has no notice of its own, and no loader: the application draws it.
+    put('site/index.html', made.replace(/<script data-base[^]*?<\/script>/, '').replace(notice, script));
+    return { ...(await serve(join(folder, 'site'))), version: 'no framework', group: 'notice' };
+  },
+
+  'arrival-effect': async ({ folder, put, run }) => {
+    put('package.json', '{ "type": "module" }');
+    put('vite.config.js', "export default { esbuild: { jsx: 'automatic' } };");
+    put('site/index.html', page('<link rel="stylesheet" href="site.css">\n', notice));
+    noticeKit({ put, run });
+    put('src/notice.jsx', guideBlock('arrival-groups.md', 'jsx').replace('./type/', '../site/type/'));
+    put(
+      'src/main.jsx',
+      "import { createRoot } from 'react-dom/client';\nimport { Notice } from './notice.jsx';\ncreateRoot(document.getElementById('app')).render(<Notice>It does <em>not</em> sail tonight.</Notice>);\n",
+    );
+    put(
+      'index.html',
+      page(
+        '<link rel="stylesheet" href="/type/kit.css"><link rel="stylesheet" href="/site.css">\n',
+        '<div id="app"></div><script type="module" src="/src/main.jsx"></script>\n',
+      ),
+    );
+    run('npm', 'install', '--silent', 'vite@5', 'react@18', 'react-dom@18');
+    run('npx', 'vite', 'build');
+    for (const name of ['type', 'site.css'])
+      cpSync(join(folder, 'site', name), join(folder, 'dist', name), { recursive: true });
+    const version = `react ${versionOf(folder, 'react')}, vite ${versionOf(folder, 'vite')}`;
+    return { ...(await serve(join(folder, 'dist'))), version, group: 'notice' };
+  },
+
+  'arrival-server': async ({ folder, put, run }) => {
+    put('site/index.html', page('<link rel="stylesheet" href="site.css">\n', notice));
+    noticeKit({ put, run });
+    put('render.mjs', guideBlock('arrival-groups.md', 'js'));
+    const { render } = await import(join(folder, 'render.mjs'));
+    put('site/index.html', render());
+    const version = `node ${process.versions.node}`;
+    return { ...(await serve(join(folder, 'site'))), version, group: 'notice' };
   },
 
   nginx: async ({ folder, put, run }) => {

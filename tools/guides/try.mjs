@@ -26,7 +26,7 @@ function runIn(folder) {
 }
 
 /** What a page has asked for, which of it failed, and which faces draw it. */
-async function lookAt(browser, url) {
+async function lookAt(browser, url, group) {
   const page = await browser.newPage();
   const failures = [];
   const fonts = [];
@@ -44,8 +44,21 @@ async function lookAt(browser, url) {
         .map((face) => face.family.replace(/["']/g, '')),
     ),
   );
+  // What the root says, and what the application was told.
+  const states =
+    group === undefined
+      ? []
+      : await page.evaluate(
+          (name) => [
+            document.documentElement.getAttribute(`data-type-${name}`),
+            ...[...document.querySelectorAll('[data-type]')]
+              .map((element) => element.dataset.type)
+              .filter((state) => state !== 'none'),
+          ],
+          group,
+        );
   await page.close();
-  return { failures, fonts, loaded };
+  return { failures, fonts, loaded, states };
 }
 
 const browser = await puppeteer.launch({
@@ -63,11 +76,12 @@ try {
     };
     const read = (file) => readFileSync(join(folder, file), 'utf8');
     try {
-      const { url, end, version } = await attempt({ folder, put, read, run: runIn(folder) });
-      const { failures, fonts, loaded } = await lookAt(browser, url);
+      const { url, end, version, group } = await attempt({ folder, put, read, run: runIn(folder) });
+      const { failures, fonts, loaded, states } = await lookAt(browser, url, group);
       await end();
       if (failures.length > 0) throw new Error(`not fetched: ${failures.join(', ')}`);
       if (!loaded.includes('Ferrywake Sans')) throw new Error(`drawn with ${loaded.join(', ') || 'no face'}`);
+      if (states.some((state) => state !== 'ready')) throw new Error(`the group is ${states.join(', ')}`);
       const asked = new Set(fonts.map((font) => font.url));
       if (asked.size !== fonts.length)
         throw new Error(`fetched twice: ${fonts.map((font) => font.url).join(', ')}`);

@@ -22,6 +22,8 @@ export interface LateLoad {
   sources: string[];
   /** How many faces were held back. */
   late: number;
+  /** In what stands in, and in the faces. */
+  waiting: DrawnParagraph[];
   paragraphs: DrawnParagraph[];
 }
 
@@ -104,7 +106,10 @@ async function loadLate(browser: Browser, url: string, width: number): Promise<O
     const tab = await context.newPage();
     await tab.setViewport({ width, height: 800 });
     await tab.evaluateOnNewDocument(observing);
-    await tab.goto(url, { waitUntil: 'load', timeout: 30_000 });
+    await tab.goto(url, { waitUntil: 'domcontentloaded', timeout: 30_000 });
+    await pause(delay / 4);
+    const waiting = (await tab.evaluate(paragraphs)) as DrawnParagraph[];
+    await tab.waitForFunction('document.readyState === "complete"');
     await tab.evaluate('document.fonts.ready.then(() => undefined)');
     await pause(300);
     await tab.evaluate(
@@ -115,6 +120,7 @@ async function loadLate(browser: Browser, url: string, width: number): Promise<O
     return {
       shift: own.reduce((sum, { value }) => sum + value, 0),
       sources: [...new Set(own.flatMap(({ sources }) => sources))],
+      waiting,
       paragraphs: (await tab.evaluate(paragraphs)) as DrawnParagraph[],
     };
   } finally {

@@ -19,7 +19,7 @@ import {
   type SampleParagraph,
 } from '#src/kit/stand-ins/index.js';
 import { breakPlaces, lineStarts } from '#src/kit/stand-ins/lines.js';
-import { joined } from '#src/kit/stand-ins/fitted-texts.js';
+import { joined, setMeasure, zeroOf } from '#src/kit/stand-ins/fitted-texts.js';
 import { cli } from '../../test-support/cli.js';
 import { Arguments } from './arguments.js';
 import { startLateLoader, type DrawnParagraph } from './late-loader.js';
@@ -71,7 +71,24 @@ async function foretold({ project, after }: States): Promise<Map<string, Foretol
 function linesOf({ runs }: SampleParagraph<KitTextFace>, width: number): number | undefined {
   const reaches = joined(runs, (run) => settersOf(run.face).reaches(run));
   const text = runs.map((run) => run.text).join('');
-  return reaches && lineStarts(breakPlaces(text), reaches.all, width).length + 1;
+  return reaches && lineStarts(breakPlaces(text), reaches, width).length + 1;
+}
+
+let [stated, otherLength] = [0, 0];
+/** Whether lines may be as long as what the rules come to. */
+function judgeLength(
+  where: string,
+  { runs, measures, element }: SampleParagraph<KitTextFace>,
+  drawn: number,
+): void {
+  const [{ px }] = measures;
+  if (!Number.isFinite(px)) return;
+  const zero = zeroOf(runs[0], (run) => settersOf(run.face).reaches(run));
+  const { face } = setMeasure(measures[0], { face: zero, local: zero });
+  stated++;
+  if (Math.abs(face - drawn) <= 1) return;
+  otherLength++;
+  problems.push(`${where}: lines of ${drawn} px, ${Math.round(face)} foretold: ${element}`);
 }
 
 let [counted, wrong] = [0, 0];
@@ -83,6 +100,7 @@ function judge(
 ): void {
   for (const { element, text, measure, lines } of drawn) {
     const paragraph = told?.get(keyOf(element, text));
+    if (paragraph?.isMeasureKnown === true) judgeLength(`${page} at ${width}`, paragraph, measure);
     const count = paragraph && linesOf(paragraph, measure + rounding(text));
     if (count === undefined) continue;
     counted++;
@@ -90,6 +108,19 @@ function judge(
     wrong++;
     problems.push(
       `${page} at ${width}: ${lines} lines, ${count} foretold, in ${measure} px: ${text.slice(0, 60)}`,
+    );
+  }
+}
+
+let moved = 0;
+/** Which paragraphs have another number of lines until the faces are there. */
+function compare(where: string, waiting: readonly DrawnParagraph[], drawn: readonly DrawnParagraph[]): void {
+  for (const [i, { element, text, lines, measure }] of drawn.entries()) {
+    const before = waiting[i] as DrawnParagraph | undefined;
+    if (before?.text !== text || before.lines === lines) continue;
+    moved++;
+    problems.push(
+      `${where}: ${before.lines} lines become ${lines}, in ${measure} px: ${element}: ${text.slice(0, 60)}`,
     );
   }
 }
@@ -133,10 +164,13 @@ async function measured(states: States): Promise<void> {
     for (const page of states.pages)
       for (const width of widths) {
         const shifts: number[] = [];
-        for (const [i, { shift, sources, paragraphs, late }] of (await loader.load(page, width)).entries()) {
+        for (const [i, { shift, sources, paragraphs, waiting, late }] of (
+          await loader.load(page, width)
+        ).entries()) {
           shifts.push(shift);
           all[i].push(shift);
           if (i === 1) judge(page, width, told.get(`${page} ${width}`), paragraphs);
+          if (i === 1) compare(`${page} at ${width}`, waiting, paragraphs);
           if (i === 1 && shift > 0.01) problems.push(`${page} at ${width}: moved ${sources.join('; ')}`);
           if (i === 0 && late === 0) break;
         }
@@ -174,4 +208,6 @@ try {
   if (keep === undefined) rmSync(folder, { recursive: true, force: true });
 }
 for (const problem of problems) console.log(`! ${problem}`);
+console.log(`moved: ${moved} paragraphs with another number of lines until their faces are there`);
+console.log(`lengths: ${stated} that rules state, ${otherLength} otherwise`);
 console.log(`lines: ${counted} paragraphs, ${wrong} otherwise than foretold`);

@@ -33,7 +33,7 @@ export async function siteParagraphs<Face extends StandInFace>(
     steps.begin(page.page);
     for (const scanned of await scanner.scanned(page)) {
       for (const [width, own] of scanned.blocks ?? [])
-        found.push({ page: page.page, width, paragraphs: paragraphsOf(own, faces, page.page, width) });
+        found.push({ page: page.page, width, paragraphs: paragraphsOf(own, faces, page.page) });
       await onPage?.(page, scanned);
     }
     steps.end(page.size);

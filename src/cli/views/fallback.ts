@@ -11,7 +11,7 @@ const columns: readonly Column[] = [
   { title: 'stand-in' },
   { title: 'on' },
   { title: 'size', align: 'right' },
-  { title: 'spaces', align: 'right' },
+  { title: 'but' },
   { title: 'ascent', align: 'right' },
   { title: 'descent', align: 'right' },
   { title: 'other lines', align: 'right' },
@@ -47,20 +47,15 @@ function rowsOf({ family, face, bands }: Face): string[][] {
   );
 }
 
-const standInCells = ({
-  local,
-  systems,
-  sizeAdjust,
-  spaceAdjust,
-  ascent,
-  descent,
-  untuned,
-  tuned,
-}: StandIn): string[] => [
+const percent = (scale: number) => `${(scale * 100).toFixed(2)}%`;
+
+const standInCells = ({ local, systems, scales, ascent, descent, untuned, tuned }: StandIn): string[] => [
   local,
   systems.join(', '),
-  `${(sizeAdjust * 100).toFixed(2)}%`,
-  spaceAdjust === sizeAdjust ? '' : `${(spaceAdjust * 100).toFixed(2)}%`,
+  percent(scales.letters),
+  Object.entries(scales)
+    .flatMap(([kind, scale]) => (scale === scales.letters ? [] : [`${kind} ${percent(scale)}`]))
+    .join(', '),
   `${ascent.toFixed(1)}%`,
   `${descent.toFixed(1)}%`,
   shareText(untuned),

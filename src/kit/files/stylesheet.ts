@@ -2,9 +2,16 @@ import { svgFontId } from '../../core/containers/index.js';
 import { fontFaceText, fontFamilyList, formatHints, type Range } from '../../core/face/index.js';
 import { CodePointSet } from '../../core/text/code-point-set.js';
 import { unicodeRangeText, type CodePointRanges } from '../../core/text/unicode-ranges.js';
-import { loadingMark, spacesLoadingMark } from '../../site/css/loading-mark.js';
+import { loadingMarks } from '../../site/css/loading-mark.js';
 import type { KitFace, MadeKit } from '../kit.js';
-import { mainBand, standInRules, usualIn, type StandInBand } from '../stand-ins/index.js';
+import {
+  kindsApart,
+  mainBand,
+  standInRules,
+  usualIn,
+  type CharacterKind,
+  type StandInBand,
+} from '../stand-ins/index.js';
 import { fetchedPart, olderParts, restOf, type MadeFace, type Part } from '../planning/made.js';
 import type { ReachedFormat } from '../reach.js';
 
@@ -90,12 +97,13 @@ function loadingRules(kit: MadeKit): string[] {
     const key = `${face.style === 'normal' ? '' : `${face.style} `}${usualIn(weight)}`;
     letters.set(key, (letters.get(key) ?? 0) + own);
   }
-  const hasSpacesApart = families.some(({ faces }) =>
-    faces.some(({ standIns }) =>
-      standIns.some((band) => band.standIns.some((one) => one.spaceAdjust !== one.sizeAdjust)),
-    ),
+  const standIns = families.flatMap(({ faces }) =>
+    faces.flatMap((face) => face.standIns.flatMap((band) => band.standIns)),
   );
-  const marks = [loadingMark, ...(hasSpacesApart ? [spacesLoadingMark] : [])];
+  const kinds = new Set(standIns.flatMap(({ scales }) => kindsApart(scales)));
+  const marks = Object.entries(loadingMarks).flatMap(([kind, mark]) =>
+    kinds.has(kind as CharacterKind) ? [mark] : [],
+  );
   const content = marks.map((code) => `\\${code.toString(16).toUpperCase()}`).join('');
   const stack = fontFamilyList(['serif', ...families.map(({ family }) => family)]);
   const rules = [...letters]

@@ -44,6 +44,8 @@ export interface ChosenFamily {
   stack: readonly string[];
   /** The arrival group that its faces are in. */
   group?: string | undefined;
+  /** Whether those that aren't upright are asked for once the others are there. */
+  isItalicAfter?: boolean;
   faces: readonly ChosenFace[];
 }
 
@@ -59,7 +61,7 @@ export const chosenFaces = (config: KitConfig, sources: readonly (readonly Sourc
     role: family.role,
     stack: [family.family, ...family.stack],
     ...(family.loading.group !== undefined && config.loading.loader === 'auto'
-      ? { group: family.loading.group }
+      ? { group: family.loading.group, isItalicAfter: family.loading.italic === 'after' }
       : {}),
     faces: facesOf(family, sources[i], `families[${i}]`),
   }));

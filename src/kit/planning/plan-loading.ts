@@ -13,6 +13,7 @@ import {
   type PagePlan,
   type PageVisit,
 } from '../timeline/index.js';
+import { groupOf } from './groups.js';
 import type { LoadedFace, LoadedFamily } from './loading.js';
 import { fetchedPart } from './made.js';
 
@@ -45,7 +46,11 @@ export function planLoading({ families, css, text, visits, config }: PlanRequest
   );
   const stylesheet = deflateSync(css).length + headers;
   const faces = families.flatMap((family, i) =>
-    family.faces.map((face) => ({ face, group: family.group, preload: config.families[i].loading.preload })),
+    family.faces.map((face) => ({
+      face,
+      group: groupOf(family, face),
+      preload: config.families[i].loading.preload,
+    })),
   );
   const fileOf = (face: LoadedFace) => fetchedPart(face).file;
   const listed = new Set(
@@ -84,7 +89,7 @@ export function planLoading({ families, css, text, visits, config }: PlanRequest
       origin: visit.origin,
       bytes: fetchedPart(face).bytes.length + headers,
       display: face.display,
-      ...(group === undefined ? {} : { group }),
+      ...(group === undefined ? {} : { group: group.name, after: group.after }),
       letters: letters.get(key) ?? 0,
     }));
     const kit = { key: kitStylesheet, origin: visit.origin, bytes: stylesheet, kind: 'stylesheet' as const };
@@ -103,7 +108,7 @@ export function withPlan(
   if (pages.length === 0) return [...families];
   return families.map((family, i) => {
     if (config.families[i].loading.preload !== 'auto') return family;
-    if (family.group !== undefined) return inGroup(family, family.group);
+    if (family.group !== undefined) return inGroup(family);
     const faces = family.faces.map((face): LoadedFace => {
       const { file } = fetchedPart(face);
       const own = pages.filter(({ page }) => face.demand?.fetched.has(page) === true);
@@ -116,13 +121,13 @@ export function withPlan(
 }
 
 /** The loader asks for them as soon as the head is read. */
-const inGroup = (family: LoadedFamily, group: string): LoadedFamily => ({
+const inGroup = (family: LoadedFamily): LoadedFamily => ({
   ...family,
-  faces: family.faces.map((face): LoadedFace => ({
-    ...face,
-    preload: false,
-    preloadReason: `the loader asks for the group ${group} at once`,
-  })),
+  faces: family.faces.map((face): LoadedFace => {
+    const { name, after } = groupOf(family, face)!;
+    const when = after === undefined ? 'at once' : `once ${after} is there`;
+    return { ...face, preload: false, preloadReason: `the loader asks for the group ${name} ${when}` };
+  }),
 });
 
 /** As in `its text is there 0.9 s earlier on a slow phone`. */

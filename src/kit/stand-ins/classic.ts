@@ -39,12 +39,12 @@ const waiting = (state: string) => `:root[data-type-${state}]:not([data-type-${s
 const rounded = (value: number, digits = 4): number => Number(value.toFixed(digits));
 
 function numbersOf({ stack, style }: ClassicFace, band: StandInBand, standIn: StandIn): ClassicNumbers {
-  const { local, sizeAdjust, spaceAdjust } = standIn;
+  const { local, scales } = standIn;
   const space = standInSetter(standIn)?.reaches(' ', { language: 'en' })?.[1] ?? 0.25;
   return {
     stack: fontFamilyList([...new Set([local, ...stack.slice(1)])]),
-    ratio: sizeAdjust,
-    wordSpacing: rounded(space * (spaceAdjust / sizeAdjust - 1)),
+    ratio: scales.letters,
+    wordSpacing: rounded(space * (scales.spaces / scales.letters - 1)),
     weight: usualIn(band.weight),
     style,
   };

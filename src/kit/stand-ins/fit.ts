@@ -1,13 +1,14 @@
 // CSS Fonts 5, section 4: the size of a local font at which lines break where the face will break them
 
+import { characterKinds, scalesBy, type CharacterKind, type Scales } from './character-kinds.js';
 import { lineStarts, type BreakPlace } from './lines.js';
 
 /** A text with how far it reaches in the face and in a local font. */
 export interface FittedText {
   /** How far it reaches at each place that `places` names, by its number; CSS pixels. */
   face: Float64Array;
-  /** How much of it is spaces. */
-  faceSpaces: number;
+  /** How wide its characters of each kind are together. */
+  faceWidths: Scales;
   local: LocalReaches;
   places: readonly BreakPlace[];
   measures: readonly SetMeasure[];
@@ -15,28 +16,22 @@ export interface FittedText {
   count: number;
 }
 
-/** How far what grows with a local font reaches before each UTF-16 unit, apart from each other; CSS pixels. */
+/** How far what grows with a local font reaches before each UTF-16 unit, by kinds of characters apart; CSS pixels. */
 export interface LocalReaches {
-  letters: Float64Array;
-  spaces: Float64Array;
+  /** Kinds that the text has. */
+  byKind: readonly { kind: CharacterKind; reaches: Float64Array }[];
   /** The spacing that rules add, which stays. */
   added: Float64Array;
 }
 
-/** Sizes of a local font: 1 for as it is. A space shows nothing, so it may have another one than letters. */
-export interface Scales {
-  letters: number;
-  spaces: number;
-}
-
-export const asIs: Scales = { letters: 1, spaces: 1 };
-
 /** How far the text reaches at these sizes. */
-export function reachesAt({ letters, spaces, added }: LocalReaches, scales: Scales): Float64Array {
-  const reaches = new Float64Array(letters.length);
-  for (let i = 0; i < reaches.length; i++)
-    reaches[i] = letters[i] * scales.letters + spaces[i] * scales.spaces + added[i];
-  return reaches;
+export function reachesAt({ byKind, added }: LocalReaches, scales: Scales): Float64Array {
+  const all = added.slice();
+  for (const { kind, reaches } of byKind) {
+    const scale = scales[kind];
+    for (let i = 0; i < all.length; i++) all[i] += reaches[i] * scale;
+  }
+  return all;
 }
 
 /** How long lines may be, CSS pixels. */
@@ -47,15 +42,19 @@ export interface SetMeasure {
   face: number;
   /** In the local font as it is, where its zero decides: that of the size of spaces, as the font that has one is the first. */
   local?: number;
+  /** What is taken away from it. */
+  less?: number;
+  /** How much it matters; 1 for the first. */
+  share: number;
 }
 
 /** How long lines may be in a local font at these sizes. */
-export const localMeasure = ({ px, local = Infinity }: SetMeasure, { spaces }: Scales): number =>
-  Math.min(px, local * spaces);
+export const localMeasure = ({ px, local = Infinity, less = 0 }: SetMeasure, { spaces }: Scales): number =>
+  Math.min(px, local * spaces - less);
 
 /** How much moves when the face arrives. */
 export interface Moves {
-  /** Paragraphs at measures, counted as often as they are there. */
+  /** Paragraphs at their measures, but for those that other screens have; counted as often as they are there. */
   paragraphs: number;
   /** Of these, those that have another number of lines then. */
   otherCount: number;
@@ -63,21 +62,33 @@ export interface Moves {
   otherBreaks: number;
 }
 
-/** What moves with a local font at these sizes. */
-export function movesOf(texts: readonly FittedText[], scales: Scales): Moves {
+/** Another number of lines moves all that follows. */
+const costOfLine = 9;
+
+/**
+ * What moves with a local font at these sizes; and what that costs, on other screens too:
+ * 1 for each paragraph of several lines if lines begin otherwise, more if there are more or fewer of them.
+ */
+export function movesOf(texts: readonly FittedText[], scales: Scales): { moves: Moves; cost: number } {
   const moves: Moves = { paragraphs: 0, otherCount: 0, otherBreaks: 0 };
+  let [cost, shares] = [0, 0];
   for (const text of texts) {
     const reaches = reachesAt(text.local, scales);
     for (const measure of text.measures) {
-      moves.paragraphs += text.count;
+      const isOwn = measure.share >= 1;
       const face = startsIn(text, measure.face);
       const local = lineStarts(text.places, reaches, localMeasure(measure, scales));
-      if (face.length !== local.length) moves.otherCount += text.count;
-      if (face.length !== local.length || face.some((start, i) => start !== local[i]))
-        moves.otherBreaks += text.count;
+      const isOtherCount = face.length !== local.length;
+      const isOther = isOtherCount || face.some((start, i) => start !== local[i]);
+      if (isOwn) moves.paragraphs += text.count;
+      if (isOwn && isOtherCount) moves.otherCount += text.count;
+      if (isOwn && isOther) moves.otherBreaks += text.count;
+      // What stands in one line says nothing.
+      if (face.length > 0) shares += measure.share * text.count;
+      if (isOther) cost += measure.share * text.count * (isOtherCount ? costOfLine + 1 : 1);
     }
   }
-  return moves;
+  return { moves, cost: cost / Math.max(1, shares) };
 }
 
 const known = new WeakMap<FittedText, Map<number, number[]>>();
@@ -91,26 +102,19 @@ function startsIn(text: FittedText, measure: number): number[] {
   return starts;
 }
 
-/** How wide all of it is, in CSS pixels. */
+/** How wide all of it is by kinds, in CSS pixels. */
 interface Widths {
-  /** In the face, spaces apart. */
   face: Scales;
   local: Scales;
 }
 
 function widthsOf(texts: readonly FittedText[]): Widths {
-  const [face, own] = [
-    { letters: 0, spaces: 0 },
-    { letters: 0, spaces: 0 },
-  ];
-  for (const { count, face: reaches, faceSpaces, local } of texts) {
-    const end = reaches.length - 1;
-    face.spaces += count * faceSpaces;
-    face.letters += count * (reaches[end] - local.added[end] - faceSpaces);
-    own.letters += count * local.letters[end];
-    own.spaces += count * local.spaces[end];
+  const widths = { face: scalesBy(() => 0), local: scalesBy(() => 0) };
+  for (const { count, faceWidths, local } of texts) {
+    for (const kind of characterKinds) widths.face[kind] += count * faceWidths[kind];
+    for (const { kind, reaches } of local.byKind) widths.local[kind] += count * reaches[reaches.length - 1];
   }
-  return { face, local: own };
+  return widths;
 }
 
 const ratioOf = (above: number, below: number) => (below === 0 ? 1 : above / below);
@@ -120,6 +124,13 @@ const searches = [
   { step: 0.002, each: 12 },
   { step: 0.0005, each: 4 },
 ] as const;
+/** About what was found already. */
+const nearSearches = [
+  { step: 0.002, each: 4 },
+  { step: 0.0005, each: 3 },
+] as const;
+/** Of the width of a text: less isn't worth a rule. */
+const leastShare = 0.02;
 /** Of spaces, which are a sixth of a text: shares of what would be the width of the face's. */
 const spaceShares = [1, 0.9, 1.1, 0.8, 1.2, 0.7, 1.3] as const;
 const spaceSearches = [
@@ -127,31 +138,49 @@ const spaceSearches = [
   { step: 0.005, each: 3 },
 ] as const;
 
-/** Kerning of local fonts and whole pixels of some screens make lines a little longer or shorter: those sizes matter too. */
+/**
+ * Where FreeType draws, adjusted sizes are cut to 1/64 px or to the one below, which makes lines of usual sizes up to 0.15 %
+ * shorter: those sizes matter too.
+ */
 const nearby = [
   [1, 1],
-  [1.0025, 0.2],
-  [0.9975, 0.2],
-  [1.005, 0.1],
-  [0.995, 0.1],
+  [0.9995, 0.5],
+  [0.999, 0.5],
+  [0.9985, 0.5],
 ] as const;
 
-/** Spaces get rules of their own where so many paragraphs more have the lines of the face, or lines that begin alike. */
-const worthwhile = { otherCount: 0.01, otherBreaks: 0.1 };
+/** Sizes with what moves at them. */
+interface Fit {
+  scales: Scales;
+  moves: Moves;
+  /** See `movesOf`. */
+  cost: number;
+}
 
-/** The sizes at which least moves: lines first, then words; of those alike the ones nearest to the ratio of widths. */
-export function bestScales(texts: readonly FittedText[]): { scales: Scales; moves: Moves } {
+/** A kind of characters gets a size of its own where so much less moves. */
+const worthwhile = { share: 0.15, cost: 0.005 };
+
+/**
+ * The sizes at which least moves: lines first, then words; of those alike the ones nearest to the ratio of widths.
+ *
+ * @param isWhole whether the texts are all that is set, so that kinds of characters may be fitted apart; else one size has to do
+ */
+export function bestScales(texts: readonly FittedText[], isWhole = true): Fit {
   const search = new ScaleSearch(texts);
-  const alike = search.alike();
-  const before = search.movesAt(alike.scales);
-  if (before.otherBreaks === 0) return { scales: alike.scales, moves: before };
-  const apart = search.apart();
-  const after = search.movesAt(apart.scales);
-  const gain = (name: 'otherCount' | 'otherBreaks') => (before[name] - after[name]) / before.paragraphs;
-  const isWorthIt =
-    apart.weight < alike.weight &&
-    (gain('otherCount') >= worthwhile.otherCount || gain('otherBreaks') >= worthwhile.otherBreaks);
-  return isWorthIt ? { scales: apart.scales, moves: after } : { scales: alike.scales, moves: before };
+  let best = search.at(search.alike().scales);
+  const apart: CharacterKind[] = [];
+  while (isWhole) {
+    const found = search.kinds
+      .filter((kind) => !apart.includes(kind))
+      .map((kind) => ({ kind, fit: search.at(search.withApart(kind, best.scales, apart).scales) }))
+      .sort((a, b) => a.fit.cost - b.fit.cost)
+      .at(0);
+    const least = Math.max(worthwhile.cost, best.cost * worthwhile.share);
+    if (!found || best.cost - found.fit.cost < least) break;
+    apart.push(found.kind);
+    best = found.fit;
+  }
+  return best;
 }
 
 interface Weighed {
@@ -160,53 +189,68 @@ interface Weighed {
 }
 
 class ScaleSearch {
-  private readonly known = new Map<string, Moves>();
+  private readonly known = new Map<string, Fit>();
   private readonly widths: Widths;
 
   constructor(private readonly texts: readonly FittedText[]) {
     this.widths = widthsOf(texts);
   }
 
-  movesAt(scales: Scales): Moves {
-    const key = `${scales.letters} ${scales.spaces}`;
+  at(scales: Scales): Fit {
+    const key = characterKinds.map((kind) => scales[kind]).join(' ');
     let found = this.known.get(key);
-    if (!found) this.known.set(key, (found = movesOf(this.texts, scales)));
+    if (!found) this.known.set(key, (found = { scales, ...movesOf(this.texts, scales) }));
     return found;
   }
 
-  /** One size for both. */
-  alike(): Weighed {
-    const { face, local } = this.widths;
-    const ratio = ratioOf(face.letters + face.spaces, local.letters + local.spaces);
-    return this.search(this.weighed({ letters: ratio, spaces: ratio }), searches, bothBy);
+  /** Those that may have a size of their own, as there is enough of them and of letters besides. */
+  get kinds(): readonly CharacterKind[] {
+    const { local } = this.widths;
+    const least = sumOf(local) * leastShare;
+    return characterKinds.filter(
+      (kind) => kind !== 'letters' && local[kind] >= least && local.letters >= least,
+    );
   }
 
-  /** Spaces of several sizes, letters so that all is as wide as the face; then about the best of these. */
-  apart(): Weighed {
+  /** One size for all. */
+  alike(): Weighed {
     const { face, local } = this.widths;
-    const usual = ratioOf(face.spaces, local.spaces);
+    const ratio = ratioOf(sumOf(face), sumOf(local));
+    return this.search(this.weighed(scalesBy(() => ratio)), searches, characterKinds);
+  }
+
+  /** One kind more in a size of its own: spaces of several, all others so that all is as wide as the face; then about the best of these. */
+  withApart(own: CharacterKind, from: Scales, apart: readonly CharacterKind[]): Weighed {
+    const { face, local } = this.widths;
+    const others = characterKinds.filter((kind) => kind !== own);
+    const before = others.reduce((sum, kind) => sum + local[kind] * from[kind], 0);
     let best: Weighed | undefined;
-    for (const share of spaceShares) {
-      const spaces = usual * share;
-      const letters = ratioOf(face.letters + face.spaces - spaces * local.spaces, local.letters);
-      const found = this.weighed({ letters, spaces });
+    for (const share of own === 'spaces' ? spaceShares : [1]) {
+      const scale = ratioOf(face[own], local[own]) * share;
+      const factor = ratioOf(sumOf(face) - local[own] * scale, before);
+      const scales = scalesBy((kind) => (kind === own ? scale : from[kind] * factor));
+      const found = this.weighed(scales, best?.weight);
       if (!best || found.weight < best.weight) best = found;
     }
-    return this.search(this.search(best!, searches, bothBy), spaceSearches, spacesBy);
+    best = this.search(best!, nearSearches, characterKinds);
+    for (const kind of [own, ...apart])
+      best = this.search(best, kind === 'spaces' ? spaceSearches : searches, [kind]);
+    return best;
   }
 
   private search(
     start: Weighed,
     steps: readonly { step: number; each: number }[],
-    by: (scales: Scales, step: number) => Scales,
+    kinds: readonly CharacterKind[],
   ): Weighed {
     let best = start;
     for (const { step, each } of steps) {
       const { scales: middle } = best;
       for (let i = 1; i <= each; i++) {
-        for (const scales of [by(middle, i * step), by(middle, -i * step)]) {
+        for (const by of [i * step, -i * step]) {
           if (best.weight === 0) return best;
-          const found = this.weighed(scales);
+          const scales = scalesBy((kind) => middle[kind] + (kinds.includes(kind) ? by : 0));
+          const found = this.weighed(scales, best.weight);
           if (found.weight < best.weight) best = found;
         }
       }
@@ -214,25 +258,18 @@ class ScaleSearch {
     return best;
   }
 
-  private weighed(scales: Scales): Weighed {
-    const weight = nearby.reduce((sum, [factor, share]) => {
-      const { otherCount, otherBreaks } = this.movesAt(
-        rounded({ letters: scales.letters * factor, spaces: scales.spaces * factor }),
-      );
-      return sum + share * (otherCount * 4 + otherBreaks);
-    }, 0);
+  /** @param least what has to be less, so that the rest needn't be looked at where it can't be */
+  private weighed(scales: Scales, least = Infinity): Weighed {
+    let weight = 0;
+    for (const [factor, share] of nearby) {
+      weight += share * this.at(rounded(scalesBy((kind) => scales[kind] * factor))).cost;
+      if (weight >= least) break;
+    }
     return { scales: rounded(scales), weight };
   }
 }
 
-const bothBy = ({ letters, spaces }: Scales, step: number): Scales => ({
-  letters: letters + step,
-  spaces: spaces + step,
-});
+const sumOf = (widths: Scales, kinds: readonly CharacterKind[] = characterKinds): number =>
+  kinds.reduce((sum, kind) => sum + widths[kind], 0);
 
-const spacesBy = ({ letters, spaces }: Scales, step: number): Scales => ({ letters, spaces: spaces + step });
-
-const rounded = ({ letters, spaces }: Scales): Scales => ({
-  letters: Math.round(letters * 10_000) / 10_000,
-  spaces: Math.round(spaces * 10_000) / 10_000,
-});
+const rounded = (scales: Scales): Scales => scalesBy((kind) => Math.round(scales[kind] * 10_000) / 10_000);

@@ -1,6 +1,7 @@
 // The text that sizes are fitted to, as far as lines ask for it
 
-import { asIs, reachesAt, type FittedText, type LocalReaches, type SetMeasure } from './fit.js';
+import { asIs, characterKinds, kindOf, scalesBy } from './character-kinds.js';
+import { reachesAt, type FittedText, type LocalReaches, type SetMeasure } from './fit.js';
 import { breakPlaces, type BreakPlace } from './lines.js';
 import type { LineMeasure, SampleParagraph, SampleRun } from './sample.js';
 import type { TextSetter } from './text-setter.js';
@@ -8,32 +9,40 @@ import type { TextSetter } from './text-setter.js';
 /** More texts tell nothing new. */
 const mostTexts = 400;
 
-/** Paragraphs as lines ask for them: in the face, and in a local font; the same text once. */
+/** What sets a text for which a local font is fitted to a face. */
+export interface Fitting<Face> {
+  /** Whether a run is set in the face; others count as if what stands in for them were as wide as they. */
+  isOwn: (run: SampleRun<Face>) => boolean;
+  /** In its own face, in em. */
+  faceReaches: ReachesOf<Face>;
+  local: TextSetter;
+}
+
+/** Paragraphs as lines ask for them: in their faces, and in a local font; the same text once. */
 export function fittedTexts<Face>(
   paragraphs: readonly SampleParagraph<Face>[],
-  face: { reaches: ReachesOf<Face> },
-  local: TextSetter,
+  { isOwn, faceReaches, local }: Fitting<Face>,
 ): FittedText[] {
   const known = new Map<string, FittedText>();
+  const isOther = (run: SampleRun<Face>) => !isOwn(run);
+  const localReaches = (run: SampleRun<Face>) =>
+    isOwn(run) ? local.reaches(run.text, run) : faceReaches(run);
   for (const { runs, measures } of paragraphs) {
     const text = runs.map((run) => run.text).join('');
-    const key = JSON.stringify([text, measures, runs.map((run) => [run.fontSize, run.weight])]);
+    const key = JSON.stringify([text, measures, runs.map((run) => [run.fontSize, run.weight, isOwn(run)])]);
     const before = known.get(key);
     if (before) {
       before.count++;
       continue;
     }
     if (known.size >= mostTexts) break;
-    const ofFace = joined(runs, (run) => face.reaches(run));
-    const ofLocal = joinedApart(runs, (run) => local.reaches(run.text, run));
+    const ofFace = joinedApart(runs, faceReaches, isOther);
+    const ofLocal = joinedApart(runs, localReaches, isOther);
     if (!ofFace || !ofLocal) continue;
-    const zeros = {
-      face: zeroOf(runs[0], (run) => face.reaches(run)),
-      local: zeroOf(runs[0], (run) => local.reaches(run.text, run)),
-    };
+    const zeros = { face: zeroOf(runs[0], faceReaches), local: zeroOf(runs[0], localReaches) };
     known.set(key, {
-      ...atBreaks(breakPlaces(text), ofFace.all, ofLocal),
-      faceSpaces: ofFace.spaces,
+      ...atBreaks(breakPlaces(text), reachesAt(ofFace, asIs), ofLocal),
+      faceWidths: scalesBy((kind) => ofFace.byKind.find((one) => one.kind === kind)?.reaches.at(-1) ?? 0),
       measures: measures.map((measure) => setMeasure(measure, zeros)),
       count: 1,
     });
@@ -45,7 +54,7 @@ export function fittedTexts<Face>(
 function atBreaks(
   places: readonly BreakPlace[],
   face: Float64Array,
-  { letters, spaces: blank, added }: LocalReaches,
+  { byKind, added }: LocalReaches,
 ): Pick<FittedText, 'places' | 'face' | 'local'> {
   const positions = [...new Set([0, ...places.flatMap(({ at, end }) => [end, at])])].sort((a, b) => a - b);
   const numbers = new Map(positions.map((position, i) => [position, i]));
@@ -57,7 +66,10 @@ function atBreaks(
       isForced,
     })),
     face: taken(face),
-    local: { letters: taken(letters), spaces: taken(blank), added: taken(added) },
+    local: {
+      byKind: byKind.map(({ kind, reaches }) => ({ kind, reaches: taken(reaches) })),
+      added: taken(added),
+    },
   };
 }
 
@@ -69,52 +81,57 @@ export const zeroOf = <Face>(run: SampleRun<Face>, reachesOf: ReachesOf<Face>): 
 
 /** @param zeros how wide they are, in em */
 export function setMeasure(
-  { px, zeros: count }: LineMeasure,
+  { px, zeros: count, less = 0, share }: LineMeasure,
   zeros: { face: number; local: number },
 ): SetMeasure {
-  if (count === undefined) return { px, face: px };
-  return { px, face: Math.min(px, count * zeros.face), local: count * zeros.local };
+  if (count === undefined) return { px, face: px, share };
+  return { px, face: Math.min(px, count * zeros.face - less), local: count * zeros.local, less, share };
 }
 
-/** Spaces between words, which stand-ins may have in another size. */
-export const spaces = ' \u00a0';
-
-/** How far the text of several runs reaches, in CSS pixels: letters, spaces and what rules add by themselves. */
+/**
+ * How far the text of several runs reaches, in CSS pixels: characters by kinds, and what rules add by themselves.
+ *
+ * @param isFixed whether a run stays as it is, whatever size the others have
+ */
 export function joinedApart<Face>(
   runs: readonly SampleRun<Face>[],
   reachesOf: ReachesOf<Face>,
+  isFixed: (run: SampleRun<Face>) => boolean = () => false,
 ): LocalReaches | undefined {
   const length = runs.reduce((sum, { text }) => sum + text.length, 0) + 1;
-  const apart = {
-    letters: new Float64Array(length),
-    spaces: new Float64Array(length),
-    added: new Float64Array(length),
-  };
-  let [at, letters, blank, added] = [0, 0, 0, 0];
+  const all = characterKinds.map((kind) => ({ kind, reaches: new Float64Array(length) }));
+  const added = new Float64Array(length);
+  const ends = scalesBy(() => 0);
+  let [at, end] = [0, 0];
   for (const run of runs) {
     const reaches = reachesOf(run);
     if (!reaches) return undefined;
+    const stays = isFixed(run);
     for (let i = 1; i < reaches.length; i++) {
       const advance = reaches[i] - reaches[i - 1];
-      const isSpace = spaces.includes(run.text[i - 1]);
-      if (isSpace) blank += advance * run.fontSize;
-      else letters += advance * run.fontSize;
-      if (advance > 0) added += run.letterSpacing;
-      if (isSpace) added += run.wordSpacing;
-      apart.letters[at + i] = letters;
-      apart.spaces[at + i] = blank;
-      apart.added[at + i] = added;
+      const kind = kindOf(run.text.charCodeAt(i - 1));
+      if (stays || isSmallCapital(run, i - 1)) end += advance * run.fontSize;
+      else ends[kind] += advance * run.fontSize;
+      if (advance > 0) end += run.letterSpacing;
+      if (kind === 'spaces') end += run.wordSpacing;
+      for (const one of all) one.reaches[at + i] = ends[one.kind];
+      added[at + i] = end;
     }
     at += run.text.length;
   }
-  return apart;
+  return { byKind: all.filter(({ kind }) => ends[kind] !== 0), added };
+}
+
+/** Chromium makes small capitals of a font without them in its own size, whatever `size-adjust` says. */
+function isSmallCapital({ text, features }: SampleRun<unknown>, at: number): boolean {
+  return (features.get('smcp') ?? 0) > 0 && text[at] !== text[at].toUpperCase();
 }
 
 /** The same together. */
 export function joined<Face>(
   runs: readonly SampleRun<Face>[],
   reachesOf: ReachesOf<Face>,
-): { all: Float64Array; spaces: number } | undefined {
+): Float64Array | undefined {
   const apart = joinedApart(runs, reachesOf);
-  return apart && { all: reachesAt(apart, asIs), spaces: apart.spaces[apart.spaces.length - 1] };
+  return apart && reachesAt(apart, asIs);
 }

@@ -12,7 +12,8 @@ export {
   type StandInFace,
 } from './stand-ins.js';
 export { classicForms, classicRules, type ClassicForm } from './classic.js';
-export { standInRules } from './rules.js';
+export { kindsApart, standInRules } from './rules.js';
+export type { CharacterKind, Scales } from './character-kinds.js';
 export type { MovedParagraph, PageMoves } from './moves.js';
 export type { Moves } from './fit.js';
 export {

@@ -1,6 +1,7 @@
 // What still moves on a page when its faces arrive
 
-import { asIs, localMeasure, reachesAt, type Scales } from './fit.js';
+import { asIs, type Scales } from './character-kinds.js';
+import { localMeasure, reachesAt } from './fit.js';
 import { joined, joinedApart, setMeasure, zeroOf } from './fitted-texts.js';
 import { breakPlaces, lineStarts } from './lines.js';
 import type { SampleParagraph, SampleRun } from './sample.js';
@@ -62,6 +63,8 @@ export function pageMoves<Face extends StandInFace>(
       const set = setParagraph(paragraph, system, standIns, settersOf);
       if (!set) continue;
       for (const measure of paragraph.measures) {
+        // Those of other screens are fitted to, and not told of.
+        if (measure.share < 1) continue;
         own.paragraphs++;
         const linesIn = (reaches: Float64Array, most: number) =>
           lineStarts(set.places, reaches, most).length + 1;
@@ -121,7 +124,7 @@ function setParagraph<Face extends StandInFace>(
     local: zeroOf(first, (run) => local(run)?.setter.reaches(run.text, run)),
   };
   const [{ scales }] = locals;
-  return { text, places: breakPlaces(text), face: face.all, plain, tuned, zeros, scales };
+  return { text, places: breakPlaces(text), face, plain, tuned, zeros, scales };
 }
 
 /** Runs one after another. */
@@ -143,5 +146,5 @@ function localOf(
   const band = bands.find(({ weight: [, high] }) => weight <= high) ?? bands.at(-1);
   const standIn = band?.standIns.find(({ systems: its }) => its.includes(system));
   const setter = standIn && standInSetter(standIn);
-  return setter && { setter, scales: { letters: standIn.sizeAdjust, spaces: standIn.spaceAdjust } };
+  return setter && { setter, scales: standIn.scales };
 }

@@ -78,7 +78,7 @@ export function fittedStandIns<Face extends StandInFace>(
   const standIns = new Map(
     faces.map((face) => {
       const texts = { paragraphs, sentences: sentencesIn(face, wanted) };
-      return [face, standInsFor(face, texts, measured, settersOf(face))] as const;
+      return [face, standInsFor(face, texts, measured, settersOf)] as const;
     }),
   );
   const moves = pages.map(({ page, width, paragraphs: own }) =>

@@ -1,8 +1,8 @@
 import { fontFaceText, type Range, type Slope } from '../../core/face/index.js';
 import { CodePointSet } from '../../core/text/code-point-set.js';
 import { unicodeRangeText, type CodePointRanges } from '../../core/text/unicode-ranges.js';
-import { loadingMark, spacesLoadingMark } from '../../site/css/loading-mark.js';
-import { spaces } from './fitted-texts.js';
+import { loadingMarks } from '../../site/css/loading-mark.js';
+import { characterKinds, kindOf, type CharacterKind, type Scales } from './character-kinds.js';
 import type { StandIn } from './stand-ins.js';
 
 /** What a stand-in is declared as: all that its face is, so that browsers take the one until the other is there. */
@@ -18,40 +18,50 @@ export interface StandInRule {
   isLoadedAhead: boolean;
 }
 
+/** Kinds of characters that have a rule of their own, as their size is another one than that of letters; and all others. */
+export const kindsApart = (scales: Readonly<Scales>): CharacterKind[] =>
+  characterKinds.filter((kind) => kind === 'letters' || scales[kind] !== scales.letters);
+
 /**
- * The `@font-face` rules of a stand-in (CSS Fonts 5, section 4: size-adjust and the metric overrides): one, or another one for its
- * spaces, which have no ink that could be of another size.
+ * The `@font-face` rules of a stand-in (CSS Fonts 5, section 4: size-adjust and the metric overrides): one for each size. That which
+ * has the space comes last, as engines measure lines and zeros by it: by the last one or by that which has the space.
  */
 export function standInRules(rule: StandInRule, standIn: StandIn): string[] {
-  const { sizeAdjust, spaceAdjust } = standIn;
+  const kinds = kindsApart(standIn.scales);
   const own = new CodePointSet();
   for (const [first, last] of rule.characters) own.addRange(first, last);
-  if (spaceAdjust === sizeAdjust) return [oneRule(rule, standIn, sizeAdjust, own.ranges(), loadingMark)];
-  const [isSpace, others] = [new CodePointSet(), new CodePointSet()];
-  own.forEach((codePoint) =>
-    (spaces.includes(String.fromCodePoint(codePoint)) ? isSpace : others).add(codePoint),
-  );
-  return [
-    oneRule(rule, standIn, sizeAdjust, others.ranges(), loadingMark),
-    oneRule(rule, standIn, spaceAdjust, isSpace.ranges(), spacesLoadingMark),
-  ];
+  const last = kinds.includes('spaces') ? 'spaces' : 'letters';
+  const ordered = [...kinds.filter((kind) => kind !== last), last] as const;
+  return ordered.flatMap((kind) => {
+    const its = new CodePointSet();
+    own.forEach((codePoint) => {
+      const found = kindOf(codePoint);
+      if ((kinds.includes(found) ? found : 'letters') === kind) its.add(codePoint);
+    });
+    const ranges = its.ranges();
+    return ranges.length === 0 ? [] : [oneRule(rule, standIn, kind, ranges)];
+  });
 }
 
-/** @param scale the overrides are of the adjusted size */
+/** Local fonts are drawn as they were measured: by the widths of their characters alone. */
+const asMeasured = '"kern" 0, "liga" 0, "clig" 0, "calt" 0';
+
+/** The overrides are of the adjusted size. */
 function oneRule(
   { isLoadedAhead, characters: _, ...rule }: StandInRule,
-  { names, sizeAdjust, ascent, descent, lineGap }: StandIn,
-  scale: number,
+  { names, scales, ascent, descent, lineGap }: StandIn,
+  kind: CharacterKind,
   ranges: CodePointRanges,
-  mark: number,
 ): string {
+  const [scale, mark] = [scales[kind], loadingMarks[kind]];
   const percent = (value: number) => `${Math.round(value * 100) / 100}%`;
-  const override = (value: number) => percent((value * sizeAdjust) / scale);
+  const override = (value: number) => percent((value * scales.letters) / scale);
   const all: CodePointRanges = isLoadedAhead ? [...ranges, [mark, mark]] : ranges;
   return fontFaceText({
     ...rule,
     unicodeRange: unicodeRangeText(all),
     descriptors: {
+      'font-feature-settings': asMeasured,
       'size-adjust': percent(scale * 100),
       'ascent-override': override(ascent),
       'descent-override': override(descent),

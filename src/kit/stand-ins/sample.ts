@@ -30,6 +30,10 @@ export interface LineMeasure {
   px: number;
   /** CSS pixels of the font size times how many zeros wide it is: by the face that is drawn, so that it changes with it. */
   zeros?: number;
+  /** What is taken away from these, CSS pixels. */
+  less?: number;
+  /** How much it matters; 1 on the screen that was asked for. */
+  share: number;
 }
 
 /** A paragraph that is set in faces of the kit alone. */
@@ -40,7 +44,7 @@ export interface SampleParagraph<Face> {
   runs: readonly SampleRun<Face>[];
   /** CSS pixels; `×1.5` for a factor of the font size. */
   lineHeight: TextBlock['lineHeight'];
-  /** How long its lines may be: what rules state, else several lengths that are usual. */
+  /** How long its lines may be: what rules state, on the screen that was asked for first; else several lengths that are usual. */
   measures: readonly LineMeasure[];
   /** Whether rules state it. */
   isMeasureKnown: boolean;
@@ -56,20 +60,20 @@ export interface PageParagraphs<Face> {
 
 /** In em; a column beside a picture to a page without margins. */
 const usualMeasures: readonly number[] = [20, 26, 33, 41, 50, 60, 72, 90];
-/** What margins leave of a screen. */
-const margins = 32;
+/** The same of cells, whose columns are as wide as a word of another cell at least. */
+const cellMeasures: readonly number[] = [4, 5, 6, 7.5, 9, 11, 14, 17];
+/** Of all other screens about as wide. */
+const shareOfLikeScreens = 1;
 
 /**
  * Paragraphs of a page that are set in faces of the kit.
  *
  * @param faces of the kit
- * @param width of the screen, CSS pixels
  */
 export function paragraphsOf<Face extends DeclaredFamilyFace>(
   blocks: readonly TextBlock[],
   faces: readonly Face[],
   page: string,
-  width: number,
 ): SampleParagraph<Face>[] {
   const byFamily = new Map<string, Face[]>();
   for (const face of faces) {
@@ -80,19 +84,11 @@ export function paragraphsOf<Face extends DeclaredFamilyFace>(
     if (block.hasBoxes || block.writingMode !== 'horizontal-tb') return [];
     const runs = block.runs.map((run) => runOf(run, byFamily));
     if (!runs.every((run) => run !== undefined)) return [];
-    const known = measureOf(block, width);
-    const measures =
-      block.whiteSpace === 'nowrap' || block.whiteSpace === 'pre'
-        ? [{ px: Infinity }]
-        : known !== undefined
-          ? [known]
-          : usualMeasures
-              .map((em) => ({ px: em * block.fontSize }))
-              .filter(({ px }) => px <= width - margins);
-    const { element, line, lineHeight } = block;
+    const { element, line, lineHeight, rooms } = block;
+    const measures = measuresOf(block);
     return measures.length === 0
       ? []
-      : [{ page, element, line, runs, lineHeight, measures, isMeasureKnown: known !== undefined }];
+      : [{ page, element, line, runs, lineHeight, measures, isMeasureKnown: rooms[0].isKnown }];
   });
 }
 
@@ -127,10 +123,22 @@ function featuresOf({
   return found;
 }
 
-/** The narrowest of what rules state, as far as that is a length. */
-function measureOf({ measures, fontSize }: TextBlock, width: number): LineMeasure | undefined {
-  const [own] = measures;
-  const most = width - margins;
-  if (typeof own === 'number') return { px: Math.min(own, most) };
-  return own?.endsWith('ch') === true ? { px: most, zeros: parseFloat(own) * fontSize } : undefined;
+function measuresOf({ element, rooms, fontSize, whiteSpace }: TextBlock): LineMeasure[] {
+  const [own, ...others] = rooms;
+  if (whiteSpace === 'nowrap' || whiteSpace === 'pre') return [{ px: Infinity, share: 1 }];
+  if (!own.isKnown)
+    return (/^t[dh]\b/.test(element) ? cellMeasures : usualMeasures).flatMap((em) =>
+      em * fontSize <= own.px ? [{ px: em * fontSize, share: 1 }] : [],
+    );
+  const measures = new Map<string, LineMeasure>();
+  for (const [i, { px, zeros, less }] of rooms.entries()) {
+    const share = i === 0 ? 1 : shareOfLikeScreens / others.length;
+    const key = `${px} ${zeros} ${less}`;
+    measures.set(key, {
+      px,
+      ...(zeros !== undefined ? { zeros, less } : {}),
+      share: (measures.get(key)?.share ?? 0) + share,
+    });
+  }
+  return [...measures.values()];
 }

@@ -5,8 +5,9 @@ import { boldFrom } from '../../core/face/matching.js';
 import { verticalMetricsOf } from '../../core/inspection/vertical-metrics.js';
 import type { Font } from '../../core/sfnt/font.js';
 import { fvar } from '../../core/tables/index.js';
-import { asIs, bestScales, movesOf, type Moves } from './fit.js';
-import { fittedTexts } from './fitted-texts.js';
+import { asIs, type Scales } from './character-kinds.js';
+import { bestScales, movesOf, type Moves } from './fit.js';
+import { fittedTexts, type Fitting } from './fitted-texts.js';
 import type { SampleParagraph, SampleRun } from './sample.js';
 import { localFonts, localSetter, setterOf, type LocalFontData, type TextSetter } from './text-setter.js';
 
@@ -22,10 +23,8 @@ export interface StandIn {
   names: readonly string[];
   /** The font that was measured in its place, as it has the same widths. */
   measured: string;
-  /** 1 for as it is. */
-  sizeAdjust: number;
-  /** The same of its spaces, which have a rule of their own where that lets lines break as in the face. */
-  spaceAdjust: number;
+  /** 1 for as it is; kinds of characters have rules of their own where that lets lines break as in the face. */
+  scales: Readonly<Scales>;
   /** Of the adjusted size, in percent. */
   ascent: number;
   descent: number;
@@ -76,7 +75,7 @@ const fewLetters = 200;
  *
  * @param texts paragraphs of the site that are set in faces of the kit, and sentences for faces that it draws hardly any text with
  * @param measured fonts of the user, beside those that are known
- * @param setters what sets text in the face
+ * @param settersOf what sets text in the faces
  */
 export function standInsFor<Face extends StandInFace>(
   face: Face,
@@ -84,28 +83,39 @@ export function standInsFor<Face extends StandInFace>(
     paragraphs,
     sentences,
   }: { paragraphs: readonly SampleParagraph<Face>[]; sentences: readonly SampleRun<Face>[] },
-  measured: readonly MeasuredFont[] = [],
-  setters = new FaceSetters(face),
+  measured: readonly MeasuredFont[],
+  settersOf: (face: Face) => FaceSetters,
 ): StandInBand[] {
   const asked = new Map<number, number>();
   for (const { runs } of paragraphs)
     for (const { face: other, weight, text } of runs)
       if (other === face) asked.set(weight, (asked.get(weight) ?? 0) + text.length);
   return bandsOf(face.weight, asked).map((weight) => {
-    const own = paragraphs.filter(({ runs }) =>
-      runs.every((run) => run.face === face && isIn(run.weight, weight)),
-    );
-    const letters = own.reduce(
-      (sum, { runs }) => sum + runs.reduce((all, { text }) => all + text.length, 0),
-      0,
-    );
+    const isOwn = (run: SampleRun<Face>) => run.face === face && isIn(run.weight, weight);
+    const own = paragraphs.filter(({ runs }) => {
+      const ownLetters = lettersOf(runs.filter(isOwn));
+      return ownLetters * 2 > lettersOf(runs) && !runs.some((run) => isOwn(run) && hasSmallCapitals(run));
+    });
+    const letters = own.reduce((sum, { runs }) => sum + lettersOf(runs.filter(isOwn)), 0);
     const isOfSite = letters >= fewLetters;
     const texts: readonly SampleParagraph<Face>[] = isOfSite
       ? own
       : sentences.map((run) => alone(run, weight));
-    return { weight, isOfSite, letters, standIns: fitted(face, weight, texts, measured, setters) };
+    const faceReaches = (run: SampleRun<Face>) => settersOf(run.face).reaches(run);
+    return {
+      weight,
+      isOfSite,
+      letters,
+      standIns: fitted(face, weight, texts, measured, { isOwn, faceReaches, isOfSite }),
+    };
   });
 }
+
+const lettersOf = (runs: readonly SampleRun<unknown>[]): number =>
+  runs.reduce((sum, { text }) => sum + text.length, 0);
+
+/** Those of a local font are capitals in another size, whose widths say nothing of other text. */
+const hasSmallCapitals = ({ features }: SampleRun<unknown>): boolean => (features.get('smcp') ?? 0) > 0;
 
 const isIn = (weight: number, [low, high]: Range) => weight >= low && weight <= high;
 
@@ -134,7 +144,7 @@ export function bandsOf([low, high]: Range, asked: ReadonlyMap<number, number>):
 /** A sentence in lines of several lengths. */
 function alone<Face>(run: SampleRun<Face>, [low, high]: Range): SampleParagraph<Face> {
   const weight = Math.min(Math.max(400, low), high);
-  const measures = Array.from({ length: 36 }, (_, i) => ({ px: (10 + i) * run.fontSize }));
+  const measures = Array.from({ length: 36 }, (_, i) => ({ px: (10 + i) * run.fontSize, share: 1 }));
   return {
     page: '',
     element: '',
@@ -159,25 +169,25 @@ function fitted<Face extends StandInFace>(
   weight: Range,
   paragraphs: readonly SampleParagraph<Face>[],
   measured: readonly MeasuredFont[],
-  faceSetters: FaceSetters,
+  how: Omit<Fitting<Face>, 'local'> & { isOfSite: boolean },
 ): StandIn[] {
   const results = candidatesFor(face, weight, measured).flatMap((candidate) => {
-    const texts = fittedTexts(paragraphs, faceSetters, candidate.setter);
+    const texts = fittedTexts(paragraphs, { ...how, local: candidate.setter });
     if (texts.length === 0) return [];
-    const { scales, moves } = bestScales(texts);
-    return [{ candidate, scales, tuned: moves, untuned: movesOf(texts, asIs) }];
+    const { scales, moves, cost } = bestScales(texts, how.isOfSite);
+    return [{ candidate, scales, cost, tuned: moves, untuned: movesOf(texts, asIs).moves }];
   });
   const lines = lineMetrics(face);
   const chosen = new Map<(typeof results)[number], LocalSystem[]>();
   for (const system of systems) {
     const own = results.filter(({ candidate }) => candidate.systems.includes(system));
     const [best] = own.sort(
-      (a, b) => shareOf(a.tuned) - shareOf(b.tuned) || away(a.scales.letters) - away(b.scales.letters),
+      (a, b) => inFiftieths(a.cost) - inFiftieths(b.cost) || away(a.scales.letters) - away(b.scales.letters),
     );
     if (best) chosen.set(best, [...(chosen.get(best) ?? []), system]);
   }
   return [...chosen]
-    .sort(([a], [b]) => shareOf(b.tuned) - shareOf(a.tuned))
+    .sort(([a], [b]) => inFiftieths(b.cost) - inFiftieths(a.cost))
     .map(([{ candidate, scales, tuned, untuned }, its]) => {
       const { letters: scale } = scales;
       const standIn: StandIn = {
@@ -185,8 +195,7 @@ function fitted<Face extends StandInFace>(
         systems: its,
         names: candidate.names,
         measured: candidate.measured,
-        sizeAdjust: scale,
-        spaceAdjust: scales.spaces,
+        scales,
         ascent: percent(lines.ascent / scale),
         descent: percent(lines.descent / scale),
         lineGap: percent(lines.lineGap / scale),
@@ -214,8 +223,7 @@ export const usualIn = ([low, high]: Range): number =>
 const percent = (share: number) => Math.round(share * 10_000) / 100;
 const away = (scale: number) => Math.abs(Math.log(scale));
 /** Less than a hundredth isn't worth another size. */
-const shareOf = ({ paragraphs, otherCount, otherBreaks }: Moves) =>
-  Math.round(((otherCount * 4 + otherBreaks) / Math.max(1, paragraphs)) * 50) / 50;
+const inFiftieths = (cost: number) => Math.round(cost * 50) / 50;
 
 const kinds: Readonly<Record<string, LocalFontData['kind'] | undefined>> = {
   serif: 'serif',

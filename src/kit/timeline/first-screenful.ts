@@ -31,7 +31,7 @@ export function firstScreenful<Face extends StandInFace>(
     const [first] = measures;
     const zeros = zeroOf(runs[0], (run) => settersOf(run.face).reaches(run));
     const measure = setMeasure(first, { face: zeros, local: zeros }).face;
-    const lines = reaches ? lineStarts(breakPlaces(text), reaches.all, measure).length + 1 : 1;
+    const lines = reaches ? lineStarts(breakPlaces(text), reaches, measure).length + 1 : 1;
     height += fontSize * (lines * lineHeight + paragraphGap);
     for (const run of runs) letters.set(run.face, (letters.get(run.face) ?? 0) + run.text.trim().length);
   }

@@ -22,6 +22,8 @@ export interface PageFont {
   display: FontDisplay;
   /** The arrival group that it is in: it is asked for at once, and drawn when all of them are there. */
   group?: string | undefined;
+  /** The group that has to be there before it is asked for. */
+  after?: string | undefined;
   /** How much of what is seen first it draws: letters. */
   letters: number;
 }
@@ -123,15 +125,17 @@ export function pageTimeline(
   const gates = [start.key, ...page.blocking.map(({ key }) => key)];
   const fonts = page.fonts
     .filter(({ key }) => !inlined.includes(key))
-    .map(({ key, origin, bytes, group }): Fetch => {
+    .map(({ key, origin, bytes, group, after }): Fetch => {
       const isHinted = group !== undefined || hints.preloads.includes(key);
+      const before =
+        after === undefined ? [] : page.fonts.flatMap((font) => (font.group === after ? [font.key] : []));
       return {
         key,
         origin,
         bytes,
         priority: priorities.font,
-        after: isHinted ? [] : gates,
-        namedIn: isHinted ? named(origin) : undefined,
+        after: isHinted ? before : gates,
+        namedIn: isHinted && before.length === 0 ? named(origin) : undefined,
         waits: isHinted ? 0 : work.drawing,
       };
     });

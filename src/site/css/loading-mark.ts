@@ -1,11 +1,18 @@
 /**
- * Characters of nobody's (Unicode, section 23.5) by which kits make a browser load what stands in for a face, and what for its
- * spaces; nothing is drawn for them.
+ * Characters of nobody's (Unicode, section 23.5) by which kits make a browser load what stands in for a face, by the kinds of
+ * characters that have a rule of their own; nothing is drawn for them.
  */
-export const loadingMark = 0xf0000;
-export const spacesLoadingMark = 0xf0001;
+export const loadingMarks = {
+  letters: 0xf0000,
+  spaces: 0xf0001,
+  figures: 0xf0002,
+  Greek: 0xf0003,
+  Cyrillic: 0xf0004,
+} as const;
 
-const codes = [loadingMark, spacesLoadingMark].map((code) => code.toString(16)).join('|');
+const codes = Object.values(loadingMarks)
+  .map((code) => code.toString(16))
+  .join('|');
 
 /** Finds them in a `unicode-range`. */
 export const markInRange = new RegExp(`\\bU\\+(?:${codes})\\b`, 'i');

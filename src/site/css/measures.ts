@@ -1,22 +1,48 @@
-import { lengthIn, type LengthContext } from './lengths.js';
-import { textOf, type Token } from './tokens.js';
+import { lengthIn, type Length, type LengthContext } from './lengths.js';
+import { componentsOf, textOf, type Token } from './tokens.js';
 
-/** How wide a box is: CSS pixels, zeros of its face, percent of what is around, or what comes of the layout. */
-export type Measure = 'auto' | number | `${number}ch` | `${number}%`;
+/** How wide something is: CSS pixels, a sum of these, of zeros of its face and of what is around; or what comes of the layout. */
+export type Measure = 'auto' | number | `${number}px ${number}ch ${number}%`;
 
-/** Sums of several of these are left to the layout. */
+/** What a measure is the sum of. */
+export function sumOf(measure: Exclude<Measure, 'auto'>): Length {
+  if (typeof measure === 'number') return { px: measure, ch: 0, percent: 0 };
+  const [px, ch, percent] = measure.split(' ').map(parseFloat);
+  return { px, ch, percent };
+}
+
 export function measureIn(
   tokens: readonly Token[],
   _inherited: Measure,
   context?: LengthContext,
 ): Measure | undefined {
   const text = textOf(tokens).toLowerCase();
-  if (/^(?:auto|none|(?:min|max|fit)-content(?:\(.*\))?|stretch|-webkit-fill-available)$/.test(text))
+  if (/^(?:auto|none|content|(?:min|max|fit)-content(?:\(.*\))?|stretch|-webkit-fill-available)$/.test(text))
     return 'auto';
   const length = context && lengthIn(tokens, context);
   if (!length) return /\(/.test(text) ? 'auto' : undefined;
   const { px, ch, percent } = length;
-  if (ch === 0 && percent === 0) return px;
-  if (px === 0 && percent === 0) return `${ch}ch`;
-  return px === 0 && ch === 0 ? `${percent}%` : 'auto';
+  return ch === 0 && percent === 0 ? px : `${px}px ${ch}ch ${percent}%`;
+}
+
+/** Of a shorthand for sides: that of the left and that of the right (CSS Box 4, section 3.2). */
+export function sidesIn(
+  tokens: readonly Token[],
+  context?: LengthContext,
+): { left: Measure; right: Measure } | undefined {
+  const values = componentsOf(tokens).map((part) => measureIn(part, 0, context));
+  if (values.length === 0 || values.length > 4 || values.includes(undefined)) return undefined;
+  const [all, right = all, , left = right] = values as Measure[];
+  return { left, right };
+}
+
+/** The same where only these two are said. */
+export function inlineSidesIn(
+  tokens: readonly Token[],
+  context?: LengthContext,
+): { left: Measure; right: Measure } | undefined {
+  const values = componentsOf(tokens).map((part) => measureIn(part, 0, context));
+  if (values.length === 0 || values.length > 2 || values.includes(undefined)) return undefined;
+  const [left, right = left] = values as Measure[];
+  return { left, right };
 }

@@ -11,6 +11,7 @@ import { drawnText, type DrawnPiece, type DrawnVisitor } from './drawn-text.js';
 import type { CounterStyles } from './generated-content.js';
 import { FaceCollector } from './face-collector.js';
 import type { LineFace, PageFace } from './page-face.js';
+import { screensLike } from './line-room.js';
 import { BlockCollector, type TextBlock } from './text-blocks.js';
 
 /** A page that was read. */
@@ -88,7 +89,7 @@ export function pageFaces(
     for (const i of used) holding[i] = holds(site.conditions.all[i], screen);
     const computing = { properties: site.properties, viewport: screen };
     const styles = new PageStyles(atRest, holding, file, site.cacheFor(screen), computing);
-    const blocks = new BlockCollector();
+    const blocks = new BlockCollector([width, ...screensLike(width)]);
     drawnText(root, [{ styles, isDrawn: true }], () => true, blocks, counterStyles, initialLineStyle);
     return blocks.finish();
   };

@@ -2,10 +2,10 @@
 
 import type { LineStyle } from '../cascade/computed.js';
 import { featuresByProperty } from '../css/properties/index.js';
-import type { Measure } from '../css/measures.js';
 import { languageOf } from '../css/selectors/index.js';
 import type { SiteElement } from '../html/document.js';
 import type { DrawnPiece, DrawnVisitor } from './drawn-text.js';
+import { roomInside, type LineRoom } from './line-room.js';
 
 /** How a piece of text is set. */
 export interface TextStyle extends Pick<
@@ -46,8 +46,8 @@ export interface TextBlock {
   textAlign: string;
   writingMode: string;
   whiteSpace: LineStyle['whiteSpace'];
-  /** What rules say of its width and of that of the boxes around it, the innermost first. */
-  measures: readonly Measure[];
+  /** How long its lines may be: on the screen that was asked for, then on others about as wide. */
+  rooms: readonly LineRoom[];
   /** Whether something stands in its lines that isn't text: pictures, fields, boxes. */
   hasBoxes: boolean;
 }
@@ -81,19 +81,24 @@ const inLine: ReadonlySet<string | undefined> = new Set([undefined, 'before', 'a
 export class BlockCollector implements DrawnVisitor {
   private readonly blocks: TextBlock[] = [];
   private readonly open: OpenBlock[] = [];
-  private readonly measures: Measure[] = [];
+  /** In the elements around, the innermost last. */
+  private readonly rooms: (readonly LineRoom[])[] = [];
   /** Styles of the elements around. */
   private readonly around: LineStyle[] = [];
   private readonly known = new Map<LineStyle, TextStyle>();
   private readonly styles = new Map<string, TextStyle>();
 
+  /** @param widths of the screen, and of others to tell the room on; CSS pixels */
+  constructor(private readonly widths: readonly number[]) {}
+
   enter(element: SiteElement, computed: DrawnPiece['style']): void {
     const style = computed as LineStyle;
     const around = this.open.at(-1);
-    this.measures.unshift(style.width === 'auto' ? style.maxWidth : style.width);
     if (replaced.has(element.name) && around) around.hasBoxes = true;
     if (element.name === 'br') this.add('\n', style, element, true);
-    const outer = outerOf(element, style, this.around.at(-1)?.boxKind.isFlex === true);
+    const parent = this.around.at(-1)?.boxKind.inner;
+    const outer = outerOf(element, style, parent === 'flex' || parent === 'grid');
+    this.rooms.push(this.roomsIn(element, style, outer));
     this.around.push(style);
     if (outer === 'inline' && around) return;
     if (outer === 'atomic' && around) around.hasBoxes = true;
@@ -107,13 +112,13 @@ export class BlockCollector implements DrawnVisitor {
       textAlign: style.textAlign,
       writingMode: style.writingMode,
       whiteSpace: style.whiteSpace,
-      measures: this.measures.filter((one) => one !== 'auto'),
+      rooms: this.rooms.at(-1)!,
       hasBoxes: false,
     });
   }
 
   leave(element: SiteElement): void {
-    this.measures.shift();
+    this.rooms.pop();
     this.around.pop();
     const block = this.open.at(-1);
     if (block?.element !== element) return;
@@ -137,6 +142,18 @@ export class BlockCollector implements DrawnVisitor {
 
   finish(): TextBlock[] {
     return this.blocks;
+  }
+
+  private roomsIn(
+    { name }: SiteElement,
+    style: LineStyle,
+    outer: LineStyle['boxKind']['outer'],
+  ): readonly LineRoom[] {
+    const around = this.rooms.at(-1) ?? this.widths.map((px) => ({ px, isKnown: true }));
+    if (outer === 'inline') return around;
+    const container = [...this.around].reverse().find(({ boxKind }) => boxKind.outer !== 'inline');
+    const isPart = name === 'button' || ofTables.has(name);
+    return around.map((room) => roomInside(room, style, container, isPart));
   }
 
   private add(text: string, style: LineStyle, element: SiteElement, isBreak = false): void {

@@ -5,20 +5,29 @@ import { isKept, lineLonghands, longhands, ofLines, shorthands } from '#src/site
 import { tokensOf } from '#src/site/css/tokens.js';
 import { root } from '../../../test-support/paths.js';
 
+/** Sides of one box stand together, as do a shorthand and what it alone sets. */
+const fileOf = (name: string) => /^(?:margin|padding|border)(?=-|$)/.exec(name)?.[0] ?? name;
+
 test('each property is a file of its name, and each file is listed once', () => {
   const files = readdirSync(join(root, 'src/site/css/properties'))
     .filter((name) => !/^(index|property)\.ts$/.test(name))
     .map((name) => name.replace('.ts', ''));
-  const listed = new Set([...longhands, ...lineLonghands, ...shorthands].map(({ name }) => name));
+  const listed = new Set(
+    [...longhands, ...lineLonghands, ...ofLines.shorthandNamed.values()].map(({ name }) => fileOf(name)),
+  );
   expect([...listed].sort()).toEqual(files.sort());
   expect(new Set(ofLines.longhands.map(({ key }) => key)).size).toBe(longhands.length + lineLonghands.length);
 });
 
-test.each([...shorthands])(
+test.each([...shorthands, ...ofLines.shorthandNamed.values()])(
   '$name reads into its longhands, and nothing else',
   ({ name, longhands: own, read }) => {
-    const value = { font: '700 1em A', 'list-style': 'none' }[name] ?? 'none';
-    const found = read(tokensOf(value), ({ initial }) => initial);
+    const value =
+      { font: '700 1em A', 'list-style': 'none', 'border-width': '1px', 'border-inline-width': '1px' }[
+        name
+      ] ?? 'none';
+    const context = { fontSize: 16, rootSize: 16, viewport: { width: 400, height: 800 } };
+    const found = read(tokensOf(value), ({ initial }) => initial, context);
     const keys = own.map(({ key }) => key);
     expect(Object.keys(found ?? {}).filter((key) => !keys.includes(key))).toEqual([]);
     expect(Object.keys(found ?? {}).length).toBe(keys.length);

@@ -10,12 +10,12 @@ async function scanned(html: string, options: ConstructorParameters<typeof PageS
   return page;
 }
 
-/** Each block as `element size [measures] text|text`, a run of its own style each. */
+/** Each block as `element size text|text`, a run of its own style each. */
 async function blocksOf(html: string, width = 1280): Promise<string[]> {
   const { blocks } = await scanned(html, { widths: [width] });
-  return blocks!.get(width)!.map(({ element, fontSize, measures, runs, hasBoxes }) => {
+  return blocks!.get(width)!.map(({ element, fontSize, runs, hasBoxes }) => {
     const text = runs.map((run) => run.text).join('|');
-    return `${element} ${fontSize}${measures.length > 0 ? ` [${measures.join(' ')}]` : ''} ${text}${hasBoxes ? ' +' : ''}`;
+    return `${element} ${fontSize} ${text}${hasBoxes ? ' +' : ''}`;
   });
 }
 
@@ -42,11 +42,6 @@ test.each<[string, string, string[]]>([
     ['p 16 → A'],
   ],
   ['what is hidden is not set', '<p hidden>a</p><p>b<span style="display:none">c</span>', ['p 16 b']],
-  [
-    'measures of the box and of those around',
-    '<style>main { width: 50% } p { max-width: 60ch } .a { width: 300px; max-width: 10px }</style><main><p>a<p class=a>b</main>',
-    ['p 16 [60ch 50%] a', 'p.a 16 [300 50%] b'],
-  ],
   [
     'the width of the screen decides',
     '<style>p { font-size: 2vw } @media (max-width: 800px) { p { font-size: 1em } }</style><p>a',

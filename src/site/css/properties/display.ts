@@ -22,21 +22,24 @@ export const display = longhand({
 
 /**
  * How a box stands among others (sections 2.1 and 2.2): in the lines around, with lines of its own, in a box that stands in a line;
- * and whether all that stands in it has lines of its own.
+ * and how what stands in it is laid out: in `flex` and `grid` all of it has lines of its own.
  */
 export interface BoxKind {
   outer: 'inline' | 'block' | 'atomic';
-  isFlex: boolean;
+  inner: 'flow' | 'flex' | 'grid' | 'table';
 }
 
-const kind = (outer: BoxKind['outer'], isFlex: boolean): BoxKind => ({ outer, isFlex });
+const kind = (outer: BoxKind['outer'], inner: BoxKind['inner'] = 'flow'): BoxKind => ({ outer, inner });
 /** One object each, as styles are compared by what they hold. */
 const kinds = {
-  inline: kind('inline', false),
-  block: kind('block', false),
-  atomic: kind('atomic', false),
-  flex: kind('block', true),
-  'inline-flex': kind('atomic', true),
+  inline: kind('inline'),
+  block: kind('block'),
+  atomic: kind('atomic'),
+  flex: kind('block', 'flex'),
+  grid: kind('block', 'grid'),
+  table: kind('block', 'table'),
+  'inline-flex': kind('atomic', 'flex'),
+  'inline-grid': kind('atomic', 'grid'),
 } as const;
 
 export const boxKind = longhand({
@@ -49,7 +52,8 @@ export const boxKind = longhand({
     if (!/^[a-z -]+$/.test(text)) return undefined;
     if (/^(?:inline|contents|ruby|inline flow|none)$/.test(text)) return kinds.inline;
     const isInline = /^inline[- ]/.test(text);
-    if (/(?:flex|grid)$/.test(text)) return isInline ? kinds['inline-flex'] : kinds.flex;
-    return isInline ? kinds.atomic : kinds.block;
+    const inner = /(?:flex|grid)$/.exec(text)?.[0] as 'flex' | 'grid' | undefined;
+    if (inner) return isInline ? kinds[`inline-${inner}`] : kinds[inner];
+    return isInline ? kinds.atomic : /^table/.test(text) ? kinds.table : kinds.block;
   },
 });

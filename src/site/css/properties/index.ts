@@ -7,7 +7,17 @@ import { contentVisibility } from './content-visibility.js';
 import { counterIncrement } from './counter-increment.js';
 import { counterReset } from './counter-reset.js';
 import { counterSet } from './counter-set.js';
+import { alignItems } from './align-items.js';
+import { borderLeftWidth, borderRightWidth, borderShorthands } from './border.js';
+import { boxSizing } from './box-sizing.js';
 import { boxKind, display } from './display.js';
+import { flexDirection } from './flex-direction.js';
+import { flexFlow } from './flex-flow.js';
+import { float } from './float.js';
+import { gridTemplateColumns } from './grid-template-columns.js';
+import { margin, marginInline, marginLeft, marginRight } from './margin.js';
+import { padding, paddingInline, paddingLeft, paddingRight } from './padding.js';
+import { position } from './position.js';
 import { font, fontOfLines } from './font.js';
 import { fontFamily } from './font-family.js';
 import { fontFeatureSettings } from './font-feature-settings.js';
@@ -96,19 +106,41 @@ export type PropertyValues = ValuesOf<typeof longhands>;
 
 /** What is asked of them where lines are: how large, how far apart, how wide. */
 export const lineLonghands = [
+  alignItems,
+  borderLeftWidth,
+  borderRightWidth,
   boxKind,
+  boxSizing,
+  flexDirection,
+  float,
   fontOpticalSizing,
   fontPalette,
   fontSize,
+  gridTemplateColumns,
   letterSpacing,
   lineHeight,
+  marginLeft,
+  marginRight,
   maxWidth,
+  paddingLeft,
+  paddingRight,
+  position,
   textAlign,
   whiteSpace,
   width,
   wordSpacing,
   writingMode,
 ] as const;
+
+const lineShorthands: readonly Shorthand[] = [
+  ...borderShorthands,
+  flexFlow,
+  fontOfLines,
+  margin,
+  marginInline,
+  padding,
+  paddingInline,
+];
 
 export type LineValues = ValuesOf<typeof lineLonghands>;
 
@@ -144,7 +176,7 @@ export const ofFaces: PropertySet = setOf(longhands, shorthands);
 /** And how long and how high lines are. */
 export const ofLines: PropertySet = setOf(
   [...longhands, ...lineLonghands],
-  [...shorthands.filter((one) => one !== font), fontOfLines],
+  [...shorthands.filter((one) => one !== font), ...lineShorthands],
 );
 
 const valuesOf = (list: readonly AnyLonghand[]) =>
