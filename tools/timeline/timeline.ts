@@ -6,11 +6,11 @@ import { join, relative, resolve } from 'node:path';
 import { loadConfig } from '#src/config/load.js';
 import { connections, pageTimeline, type BrowserWork, type Connection } from '#src/kit/timeline/index.js';
 import type { Manifest } from '#src/kit/index.js';
-import { launchChromium } from '../../test-support/engines.js';
 import { cli } from '../../test-support/cli.js';
 import { Arguments } from '../homecoming/arguments.js';
 import { fileAt, serveCounting } from '../homecoming/serve.js';
 import { startPacingProxy } from './pacing-proxy.js';
+import { median, visit, type Visit } from './visit.js';
 
 const args = new Arguments();
 const { named } = args;
@@ -19,42 +19,6 @@ const [runs = '20'] = args.valuesOf('--runs');
 const lines: Connection[] = Object.values(connections).filter(
   ({ name }) => args.valuesOf('--connections').length === 0 || args.valuesOf('--connections').includes(name),
 );
-
-interface Visit {
-  paint: number;
-  /** When the page was there, and the last stylesheet. */
-  page: number;
-  styles: number;
-  /** When each font was there, by its file. */
-  fonts: Map<string, number>;
-}
-
-const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[values.length >> 1];
-
-async function visit(url: string, proxy: number): Promise<Visit> {
-  const browser = await launchChromium(
-    `--proxy-server=http://127.0.0.1:${proxy}`,
-    '--proxy-bypass-list=<-loopback>',
-  );
-  try {
-    const tab = await browser.newPage();
-    await tab.setViewport({ width: 390, height: 800 });
-    await tab.goto(url, { waitUntil: 'load', timeout: 60_000 });
-    await tab.evaluate('document.fonts.ready.then(() => new Promise((done) => setTimeout(done, 300)))');
-    const { fonts, ...times } = (await tab.evaluate(`({
-      paint: performance.getEntriesByName('first-contentful-paint')[0]?.startTime,
-      page: performance.getEntriesByType('navigation')[0].responseEnd,
-      styles: Math.max(...performance.getEntriesByType('resource').filter(({ initiatorType }) => initiatorType === 'link' || initiatorType === 'css').filter(({ name }) => name.endsWith('.css')).map(({ responseEnd }) => responseEnd)),
-      fonts: performance.getEntriesByType('resource').filter(({ name }) => name.endsWith('.woff2')).map(({ name, responseEnd }) => [name, responseEnd]),
-    })`)) as Omit<Visit, 'fonts'> & { fonts: [string, number][] };
-    return {
-      ...times,
-      fonts: new Map(fonts.map(([name, end]) => [name.slice(name.indexOf('faces/')), end])),
-    };
-  } finally {
-    await browser.close();
-  }
-}
 
 const folder = mkdtempSync(join(tmpdir(), 'dense-glyph-timeline-'));
 cpSync(named, folder, { recursive: true });

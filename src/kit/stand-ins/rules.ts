@@ -4,6 +4,7 @@ import { unicodeRangeText, type CodePointRanges } from '../../core/text/unicode-
 import { loadingMarks } from '../../site/css/loading-mark.js';
 import { characterKinds, kindOf, type CharacterKind, type Scales } from './character-kinds.js';
 import type { StandIn } from './stand-ins.js';
+import { offInStandIns } from './text-setter.js';
 
 /** What a stand-in is declared as: all that its face is, so that browsers take the one until the other is there. */
 export interface StandInRule {
@@ -43,8 +44,7 @@ export function standInRules(rule: StandInRule, standIn: StandIn): string[] {
   });
 }
 
-/** Local fonts are drawn as they were measured: by the widths of their characters alone. */
-const asMeasured = '"kern" 0, "liga" 0, "clig" 0, "calt" 0';
+const asMeasured = offInStandIns.map((tag) => `"${tag}" 0`).join(', ');
 
 /** The overrides are of the adjusted size. */
 function oneRule(

@@ -9,7 +9,14 @@ import { asIs, type Scales } from './character-kinds.js';
 import { bestScales, movesOf, type Moves } from './fit.js';
 import { fittedTexts, type Fitting } from './fitted-texts.js';
 import type { SampleParagraph, SampleRun } from './sample.js';
-import { localFonts, localSetter, setterOf, type LocalFontData, type TextSetter } from './text-setter.js';
+import {
+  localFonts,
+  localSetter,
+  offInStandIns,
+  setterOf,
+  type LocalFontData,
+  type TextSetter,
+} from './text-setter.js';
 
 export type LocalSystem = LocalFontData['systems'][number];
 
@@ -236,6 +243,8 @@ const kinds: Readonly<Record<string, LocalFontData['kind'] | undefined>> = {
   'ui-rounded': 'sans-serif',
 };
 
+const turnedOff = new Map(offInStandIns.map((tag) => [tag, 0]));
+
 function candidatesFor(
   { stack, style }: StandInFace,
   [, high]: Range,
@@ -254,7 +263,13 @@ function candidatesFor(
     });
   const own = measured
     .filter(({ weight, italic }) => weight >= boldFrom === isBold && italic === isItalic)
-    .map(({ name, names, font }) => ({ name, names, systems, measured: name, setter: setterOf(font) }));
+    .map(({ name, names, font }) => ({
+      name,
+      names,
+      systems,
+      measured: name,
+      setter: setterOf(font, {}, turnedOff),
+    }));
   return [...known, ...own];
 }
 

@@ -18,13 +18,20 @@ export interface TextSetter {
   reaches(text: string, style: SettingStyle): Float64Array | undefined;
 }
 
-/** @param variations user coordinates by axis tag */
-export function setterOf(font: Font, variations: Readonly<Record<string, number>> = {}): TextSetter {
+/**
+ * @param variations user coordinates by axis tag
+ * @param fixed features that are on or off whatever the style says
+ */
+export function setterOf(
+  font: Font,
+  variations: Readonly<Record<string, number>> = {},
+  fixed: ReadonlyMap<string, number> = new Map(),
+): TextSetter {
   const shaper = new Shaper(font, variations);
   return {
-    reaches: (text, { language, features }) => {
+    reaches: (text, { language, features = new Map() }) => {
       for (const character of text) if (!shaper.has(character.codePointAt(0)!)) return undefined;
-      const glyphs = shaper.shape(text, { language, ...(features ? { features } : {}) });
+      const glyphs = shaper.shape(text, { language, features: new Map([...features, ...fixed]) });
       if (!glyphs) return undefined;
       const advances = new Float64Array(text.length + 1);
       for (const { at, advance } of glyphs) advances[at + 1] += advance / shaper.unitsPerEm;
@@ -38,7 +45,13 @@ const smallCapital = 0.7;
 
 type LocalFace = LocalFontData['faces'][number];
 
-/** A font of a system by its widths alone, as its kerning isn't known. */
+/**
+ * What rules of stand-ins turn off, so that local fonts are drawn as they are measured here: by the widths of their characters alone,
+ * as the kerning of most isn't known.
+ */
+export const offInStandIns: readonly string[] = ['kern', 'liga', 'clig', 'calt'];
+
+/** A font of a system by its widths. */
 export function setterOfWidths({ widths, unitsPerEm }: LocalFace): TextSetter {
   const known = new Map<number, number>();
   const all = widths.split(' ').flatMap((one) => {
