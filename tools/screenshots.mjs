@@ -11,6 +11,7 @@ import puppeteer from 'puppeteer-core';
 import { startFontHost } from '../build/src/rehearsal/font-host.js';
 import { serveFolder } from '../build/src/rehearsal/serve.js';
 import { findBrowser } from './browsers.mjs';
+import { film } from './film.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const folder = mkdtempSync(join(tmpdir(), 'dense-glyph-shots-'));
@@ -75,6 +76,8 @@ async function pages() {
       await page.evaluate(`document.querySelector('${middle}').scrollIntoView({ block: 'center' })`);
     await page.screenshot({ path: join(pictures, `${name}.png`) });
   }
+  if (wanted.length === 0 || wanted.includes('arrival-group'))
+    await film(browser, folder, program, join(pictures, 'arrival-group.png'));
   await browser.close();
 }
 

@@ -67,7 +67,7 @@ const idOf = (index: number) => `face ${index + 1}`;
 /** What moves on the pages of the site when the faces arrive. */
 function movesText({ moves: { paragraphs, untuned, tuned } }: MadeKit): string {
   if (untuned === 0 && tuned === 0) return '';
-  return ` Until they arrive ${tuned === 0 ? 'none' : tuned} of ${count(paragraphs, 'paragraph')} of the site has other lines, ${untuned} with local fonts as they are.`;
+  return ` Until they arrive ${tuned === 0 ? 'none' : tuned} of ${count(paragraphs, 'paragraph')} of the site ${tuned < 2 ? 'has' : 'have'} other lines, ${untuned} with local fonts as they are.`;
 }
 
 /** Pixels that a line of the waterfall may take, roughly. */

@@ -62,23 +62,14 @@ export function pageMoves<Face extends StandInFace>(
     for (const paragraph of paragraphs) {
       const set = setParagraph(paragraph, system, standIns, settersOf);
       if (!set) continue;
-      for (const measure of paragraph.measures) {
-        // Those of other screens are fitted to, and not told of.
-        if (measure.share < 1) continue;
-        own.paragraphs++;
-        const linesIn = (reaches: Float64Array, most: number) =>
-          lineStarts(set.places, reaches, most).length + 1;
-        const lengths = setMeasure(measure, set.zeros);
-        const face = linesIn(set.face, lengths.face);
-        const plain = linesIn(set.plain, localMeasure(lengths, asIs));
-        const tuned = linesIn(set.tuned, localMeasure(lengths, set.scales));
-        if (face !== plain) own.untuned++;
-        if (face === tuned) continue;
-        own.tuned++;
-        const { element, line } = paragraph;
-        const text = set.text.length > shownText ? `${set.text.slice(0, shownText - 1)}…` : set.text;
-        moved.push({ page, element, line, text, measure: lengths.face, lines: { face, standIn: tuned } });
-      }
+      own.paragraphs++;
+      const found = linesMoved(paragraph, set);
+      if (found.untuned) own.untuned++;
+      if (!found.tuned) continue;
+      own.tuned++;
+      const { element, line } = paragraph;
+      const text = set.text.length > shownText ? `${set.text.slice(0, shownText - 1)}…` : set.text;
+      moved.push({ page, element, line, text, ...found.tuned });
     }
     moves.untuned = Math.max(moves.untuned, own.untuned);
     moves.paragraphs = Math.max(moves.paragraphs, own.paragraphs);
@@ -88,6 +79,26 @@ export function pageMoves<Face extends StandInFace>(
     moves.moved = moved.slice(0, mostShown);
   }
   return moves;
+}
+
+/** Whether it has another number of lines; where no rule states a length, at half of those that are usual. */
+function linesMoved(
+  { measures }: SampleParagraph<unknown>,
+  { places, face, plain, tuned, zeros, scales }: SetParagraph,
+): { untuned: boolean; tuned: Pick<MovedParagraph, 'measure' | 'lines'> | undefined } {
+  // Those of other screens are fitted to, and not told of.
+  const lengths = measures.filter(({ share }) => share >= 1).map((one) => setMeasure(one, zeros));
+  const linesIn = (reaches: Float64Array, most: number) => lineStarts(places, reaches, most).length + 1;
+  const counted = lengths.map((one) => ({
+    measure: one.face,
+    plain: linesIn(plain, localMeasure(one, asIs)),
+    lines: { face: linesIn(face, one.face), standIn: linesIn(tuned, localMeasure(one, scales)) },
+  }));
+  const moving = counted.filter(({ lines }) => lines.face !== lines.standIn);
+  const untuned = counted.filter((one) => one.lines.face !== one.plain);
+  const isMost = ({ length }: readonly unknown[]) => length > 0 && length * 2 >= lengths.length;
+  const { measure, lines } = moving[0] ?? {};
+  return { untuned: isMost(untuned), tuned: isMost(moving) ? { measure, lines } : undefined };
 }
 
 interface SetParagraph {
