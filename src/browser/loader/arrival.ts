@@ -53,6 +53,26 @@ async function fetched(url: string): Promise<ArrayBuffer | string> {
   return `url("${url}")`;
 }
 
+/** Faces with what they draw, which the document doesn't have yet. */
+async function loaded(faces: readonly GroupFace[], base: string): Promise<FontFace[]> {
+  const files = new Map<string, Promise<ArrayBuffer | string>>();
+  const sourceOf = (file: string) => {
+    const url = base + file;
+    if (!files.has(url)) files.set(url, fetched(url));
+    return files.get(url)!;
+  };
+  // It has one stand-in for all weights of a file, and reads a family as a rule writes it, where others take it as it is.
+  const isFirefox = CSS.supports('-moz-appearance', 'none');
+  const coming = faces.map(async ({ family, file, weights, whole, others }) => {
+    const source = await sourceOf(file);
+    const own = (isFirefox ? [whole] : weights).map(
+      (weight) => new FontFace(isFirefox ? JSON.stringify(family) : family, source, { ...others, weight }),
+    );
+    return Promise.all(own.map((face) => face.load()));
+  });
+  return (await Promise.all(coming)).flat();
+}
+
 /**
  * Asks for faces of a group, and switches them on once all are there.
  *
@@ -67,33 +87,22 @@ export async function arrive(
 ): Promise<Outcome> {
   if (faces.length === 0) return 'ready';
   try {
-    if (isThrifty()) throw name;
+    if (isThrifty()) return failed(name);
     say(name, 'pending');
-    if (before && (await before) === 'failed') throw name;
-    const files = new Map<string, Promise<ArrayBuffer | string>>();
-    const sourceOf = (file: string) => {
-      const url = base + file;
-      if (!files.has(url)) files.set(url, fetched(url));
-      return files.get(url)!;
-    };
-    // It has one stand-in for all weights of a file, and reads a family as a rule writes it, where others take it as it is.
-    const isFirefox = CSS.supports('-moz-appearance', 'none');
-    const coming = faces.map(async ({ family, file, weights, whole, others }) => {
-      const source = await sourceOf(file);
-      const own = (isFirefox ? [whole] : weights).map(
-        (weight) => new FontFace(isFirefox ? JSON.stringify(family) : family, source, { ...others, weight }),
-      );
-      return Promise.all(own.map((face) => face.load()));
-    });
+    if (before && (await before) === 'failed') return failed(name);
     const late = new Promise<never>((_, fail) => setTimeout(fail, patience));
-    const made = (await Promise.race([Promise.all(coming), late])).flat();
+    const made = await Promise.race([loaded(faces, base), late]);
     for (const face of made) document.fonts.add(face);
     say(name, 'ready');
     return 'ready';
   } catch {
-    say(name, 'failed');
-    return 'failed';
+    return failed(name);
   }
+}
+
+function failed(name: string): Outcome {
+  say(name, 'failed');
+  return 'failed';
 }
 
 /** Asks for groups, each once, those that others wait for first. @param facesOf what of a group is wanted */
