@@ -47,14 +47,14 @@ function rowsOf({ family, face, bands }: Face): string[][] {
   );
 }
 
-const percent = (scale: number) => `${(scale * 100).toFixed(2)}%`;
+const percent = (scale: number) => `${(scale * 100).toFixed(1)}%`;
 
 const standInCells = ({ local, systems, scales, ascent, descent, untuned, tuned }: StandIn): string[] => [
   local,
   systems.join(', '),
   percent(scales.letters),
   Object.entries(scales)
-    .flatMap(([kind, scale]) => (scale === scales.letters ? [] : [`${kind} ${percent(scale)}`]))
+    .flatMap(([kind, scale]) => (scale === scales.letters ? [] : [`${kind} ${Math.round(scale * 100)}%`]))
     .join(', '),
   `${ascent.toFixed(1)}%`,
   `${descent.toFixed(1)}%`,
@@ -81,7 +81,7 @@ function wordsOf(faces: readonly Face[], pages: readonly PageMoves[]): string[] 
         : 'the text of the site, in its own lines; sentences where it has hardly any in a face';
   return [
     ...prose(`Other lines: paragraphs that have another number of lines until the face arrives, of ${text}.`),
-    ...prose(`Widths: ${measured.join(', ')}; without the kerning of local fonts.`),
+    ...prose(`Widths: ${measured.join(', ')}; stand-ins are drawn without kerning.`),
   ];
 }
 

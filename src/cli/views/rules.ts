@@ -1,5 +1,5 @@
 import colors from 'picocolors';
-import { count, wrapped } from './words.js';
+import { wrapped } from './words.js';
 
 /** Longer ones are better in a file. */
 const mostLines = 40;
@@ -10,7 +10,7 @@ export function ruleLines(rules: string, css: string | undefined): string[] {
   const lines = rules.trimEnd().split('\n').flatMap(folded);
   if (lines.length > mostLines)
     return [
-      `${colors.bold('Rules')} for ${count(rules.split('@font-face').length - 1, 'face')}: --css <file> writes them`,
+      `${colors.bold('Rules')} ${rules.split('@font-face').length - 1} in all: --css <file> writes them`,
     ];
   return [`${colors.bold('Rules')} for a stylesheet beside the fonts:`, ...lines];
 }
