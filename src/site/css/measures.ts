@@ -1,5 +1,5 @@
 import { lengthIn, type Length, type LengthContext } from './lengths.js';
-import { componentsOf, textOf, type Token } from './tokens.js';
+import { textOf, type Token } from './tokens.js';
 
 /** How wide something is: CSS pixels, a sum of these, of zeros of its face and of what is around; or what comes of the layout. */
 export type Measure = 'auto' | number | `${number}px ${number}ch ${number}%`;
@@ -23,26 +23,4 @@ export function measureIn(
   if (!length) return /\(/.test(text) ? 'auto' : undefined;
   const { px, ch, percent } = length;
   return ch === 0 && percent === 0 ? px : `${px}px ${ch}ch ${percent}%`;
-}
-
-/** Of a shorthand for sides: that of the left and that of the right (CSS Box 4, section 3.2). */
-export function sidesIn(
-  tokens: readonly Token[],
-  context?: LengthContext,
-): { left: Measure; right: Measure } | undefined {
-  const values = componentsOf(tokens).map((part) => measureIn(part, 0, context));
-  if (values.length === 0 || values.length > 4 || values.includes(undefined)) return undefined;
-  const [all, right = all, , left = right] = values as Measure[];
-  return { left, right };
-}
-
-/** The same where only these two are said. */
-export function inlineSidesIn(
-  tokens: readonly Token[],
-  context?: LengthContext,
-): { left: Measure; right: Measure } | undefined {
-  const values = componentsOf(tokens).map((part) => measureIn(part, 0, context));
-  if (values.length === 0 || values.length > 2 || values.includes(undefined)) return undefined;
-  const [left, right = left] = values as Measure[];
-  return { left, right };
 }

@@ -5,15 +5,12 @@ import { isKept, lineLonghands, longhands, ofLines, shorthands } from '#src/site
 import { tokensOf } from '#src/site/css/tokens.js';
 import { root } from '../../../test-support/paths.js';
 
-/** Sides of one box stand together, as do a shorthand and what it alone sets. */
-const fileOf = (name: string) => /^(?:margin|padding|border)(?=-|$)/.exec(name)?.[0] ?? name;
-
 test('each property is a file of its name, and each file is listed once', () => {
   const files = readdirSync(join(root, 'src/site/css/properties'))
     .filter((name) => !/^(index|property)\.ts$/.test(name))
     .map((name) => name.replace('.ts', ''));
   const listed = new Set(
-    [...longhands, ...lineLonghands, ...ofLines.shorthandNamed.values()].map(({ name }) => fileOf(name)),
+    [...longhands, ...lineLonghands, ...ofLines.shorthandNamed.values()].map(({ name }) => name),
   );
   expect([...listed].sort()).toEqual(files.sort());
   expect(new Set(ofLines.longhands.map(({ key }) => key)).size).toBe(longhands.length + lineLonghands.length);

@@ -8,15 +8,27 @@ import { counterIncrement } from './counter-increment.js';
 import { counterReset } from './counter-reset.js';
 import { counterSet } from './counter-set.js';
 import { alignItems } from './align-items.js';
-import { borderLeftWidth, borderRightWidth, borderShorthands } from './border.js';
+import { border } from './border.js';
+import { borderInlineWidth } from './border-inline-width.js';
+import { borderLeft } from './border-left.js';
+import { borderLeftWidth } from './border-left-width.js';
+import { borderRight } from './border-right.js';
+import { borderRightWidth } from './border-right-width.js';
+import { borderWidth } from './border-width.js';
 import { boxSizing } from './box-sizing.js';
 import { boxKind, display } from './display.js';
 import { flexDirection } from './flex-direction.js';
 import { flexFlow } from './flex-flow.js';
 import { float } from './float.js';
 import { gridTemplateColumns } from './grid-template-columns.js';
-import { margin, marginInline, marginLeft, marginRight } from './margin.js';
-import { padding, paddingInline, paddingLeft, paddingRight } from './padding.js';
+import { margin } from './margin.js';
+import { marginInline } from './margin-inline.js';
+import { marginLeft } from './margin-left.js';
+import { marginRight } from './margin-right.js';
+import { padding } from './padding.js';
+import { paddingInline } from './padding-inline.js';
+import { paddingLeft } from './padding-left.js';
+import { paddingRight } from './padding-right.js';
 import { position } from './position.js';
 import { font, fontOfLines } from './font.js';
 import { fontFamily } from './font-family.js';
@@ -133,7 +145,11 @@ export const lineLonghands = [
 ] as const;
 
 const lineShorthands: readonly Shorthand[] = [
-  ...borderShorthands,
+  border,
+  borderInlineWidth,
+  borderLeft,
+  borderRight,
+  borderWidth,
   flexFlow,
   fontOfLines,
   margin,
@@ -164,7 +180,9 @@ function setOf(list: readonly AnyLonghand[], shorter: readonly Shorthand[]): Pro
   return {
     longhands: list,
     longhandsNamed,
-    shorthandNamed: new Map(shorter.map((one) => [one.name, one])),
+    shorthandNamed: new Map(
+      shorter.flatMap((one) => [one.name, ...(one.aliases ?? [])].map((name) => [name, one] as const)),
+    ),
     ownValues: Object.fromEntries(
       list.flatMap(({ key, initial, isInherited }) => (isInherited ? [] : [[key, initial]])),
     ),

@@ -31,6 +31,8 @@ export type ValuesOf<Longhands extends readonly Longhand[]> = {
 /** A property that sets others (CSS Cascade 5, section 4.1). */
 export interface Shorthand {
   name: string;
+  /** Other names of the same. */
+  aliases?: readonly string[];
   longhands: readonly Longhand[];
   /**
    * @param inheritedOf the parent's value of a longhand
