@@ -94,7 +94,8 @@ export function standInsFor<Face extends StandInFace>(
   settersOf: (face: Face) => FaceSetters,
 ): StandInBand[] {
   const asked = new Map<number, number>();
-  for (const { runs } of paragraphs)
+  const once = onOneScreen(paragraphs);
+  for (const { runs } of once)
     for (const { face: other, weight, text } of runs)
       if (other === face) asked.set(weight, (asked.get(weight) ?? 0) + text.length);
   return bandsOf(face.weight, asked).map((weight) => {
@@ -103,11 +104,11 @@ export function standInsFor<Face extends StandInFace>(
       const ownLetters = lettersOf(runs.filter(isOwn));
       return ownLetters * 2 > lettersOf(runs) && !runs.some((run) => isOwn(run) && hasSmallCapitals(run));
     });
-    const letters = own.reduce((sum, { runs }) => sum + lettersOf(runs.filter(isOwn)), 0);
+    const letters = onOneScreen(own).reduce((sum, { runs }) => sum + lettersOf(runs.filter(isOwn)), 0);
     const isOfSite = letters >= fewLetters;
-    const texts: readonly SampleParagraph<Face>[] = isOfSite
-      ? own
-      : sentences.map((run) => alone(run, weight));
+    // Of a few words many sizes are as good.
+    const usual = mostAsked(asked, weight);
+    const texts = isOfSite ? own : [...own, ...sentences.map((run) => alone(run, usual))];
     const faceReaches = (run: SampleRun<Face>) => settersOf(run.face).reaches(run);
     return {
       weight,
@@ -116,6 +117,16 @@ export function standInsFor<Face extends StandInFace>(
       standIns: fitted(face, weight, texts, measured, { isOwn, faceReaches, isOfSite }),
     };
   });
+}
+
+/** Every screen has the same again. */
+function onOneScreen<Face>(paragraphs: readonly SampleParagraph<Face>[]): SampleParagraph<Face>[] {
+  const known = new Map<string, SampleParagraph<Face>>();
+  for (const one of paragraphs) {
+    const text = one.runs.map((run) => `${run.weight} ${run.text}`).join('|');
+    known.set(`${one.page} ${one.line} ${text}`, one);
+  }
+  return [...known.values()];
 }
 
 const lettersOf = (runs: readonly SampleRun<unknown>[]): number =>
@@ -148,9 +159,16 @@ export function bandsOf([low, high]: Range, asked: ReadonlyMap<number, number>):
   return [...all].sort((a, b) => a - b).map((end, i, list): Range => [i === 0 ? low : list[i - 1] + 1, end]);
 }
 
+/** Of the weights of a band the one that most text is set in. */
+function mostAsked(asked: ReadonlyMap<number, number>, band: Range): number {
+  const [most] = [...asked]
+    .filter(([weight]) => isIn(weight, band))
+    .sort(([light, a], [bold, b]) => b - a || bold - light);
+  return most?.[0] ?? usualIn(band);
+}
+
 /** A sentence in lines of several lengths. */
-function alone<Face>(run: SampleRun<Face>, [low, high]: Range): SampleParagraph<Face> {
-  const weight = Math.min(Math.max(400, low), high);
+function alone<Face>(run: SampleRun<Face>, weight: number): SampleParagraph<Face> {
   const measures = Array.from({ length: 36 }, (_, i) => ({ px: (10 + i) * run.fontSize, share: 1 }));
   return {
     page: '',

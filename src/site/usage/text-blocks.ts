@@ -151,7 +151,9 @@ export class BlockCollector implements DrawnVisitor {
   ): readonly LineRoom[] {
     const around = this.rooms.at(-1) ?? this.widths.map((px) => ({ px, isKnown: true }));
     if (outer === 'inline') return around;
-    const container = [...this.around].reverse().find(({ boxKind }) => boxKind.outer !== 'inline');
+    let at = this.around.length - 1;
+    while (at > 0 && this.around[at].boxKind.outer === 'inline') at--;
+    const container = this.around.at(at);
     const isPart = name === 'button' || ofTables.has(name);
     return around.map((room) => roomInside(room, style, container, isPart));
   }
