@@ -1,8 +1,9 @@
-import { PairCollector, type PairList } from '#src/core/layout/glyph-pairs.js';
-import { allGlyphs, GlyphMap, type Scope } from '#src/core/layout/glyph-map.js';
+import { PairCollector, type PairList } from '#src/core/layout/gpos/glyph-pairs.js';
+import { allGlyphs, GlyphMap, type Scope } from '#src/core/layout/common/glyph-map.js';
 import type { KeptLayout } from '#src/core/layout/kept-layout.js';
-import { readLayoutTable, type LayoutTable, type Subtable } from '#src/core/layout/layout-table.js';
-import type { Value } from '#src/core/layout/value-record.js';
+import type { Subtable } from '#src/core/layout/kinds.js';
+import { readLayoutTable, type LayoutTable } from '#src/core/layout/layout-table.js';
+import type { Value } from '#src/core/layout/gpos/value-record.js';
 import { writeLayout } from '#src/core/layout/write-layout.js';
 import { fontOf } from '#src/core/sfnt/font.js';
 

@@ -1,16 +1,12 @@
-import { readGdef, type Gdef } from '#src/core/layout/gdef.js';
-import type { Device } from '#src/core/layout/device.js';
-import {
-  lookupFlag,
-  readLayoutTable,
-  type LayoutTable,
-  type Lookup,
-  type Subtable,
-} from '#src/core/layout/layout-table.js';
-import type { PairAdjustment } from '#src/core/layout/pair-adjustment.js';
-import type { MarkAttachment, MarkToLigatureAttachment } from '#src/core/layout/positioning.js';
-import type { PairValue } from '#src/core/layout/pair-value.js';
-import type { Anchor, Value } from '#src/core/layout/value-record.js';
+import { readGdef, type Gdef } from '#src/core/layout/common/gdef.js';
+import type { Device } from '#src/core/layout/common/device.js';
+import { lookupFlag } from '#src/core/layout/common/lookup.js';
+import type { Subtable } from '#src/core/layout/kinds.js';
+import { readLayoutTable, type LayoutTable, type Lookup } from '#src/core/layout/layout-table.js';
+import type { PairAdjustment } from '#src/core/layout/gpos/pair-adjustment.js';
+import type { Positioning } from '#src/core/layout/gpos/index.js';
+import type { PairValue } from '#src/core/layout/gpos/pair-value.js';
+import type { Anchor, Value } from '#src/core/layout/gpos/value-record.js';
 import type { Font } from '#src/core/sfnt/font.js';
 import { pairsIn } from './layout.js';
 
@@ -132,7 +128,7 @@ export class Placer {
   }
 
   private attach(
-    subtable: MarkAttachment | MarkToLigatureAttachment,
+    subtable: Extract<Positioning, { marks: unknown }>,
     glyphs: readonly number[],
     seen: readonly number[],
     at: number,

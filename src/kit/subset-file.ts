@@ -5,7 +5,7 @@ import { faceStyleOf, type FaceStyle } from '../core/face/index.js';
 import type { Font } from '../core/sfnt/font.js';
 import { forbidsSubsetting, licenceOf } from '../core/sfnt/licence.js';
 import { recogniseLicence } from '../core/sfnt/open-licences.js';
-import { layoutListsOf } from '../core/layout/feature-list.js';
+import { layoutListsOf } from '../core/layout/common/feature-list.js';
 import { subsetFont, type Subset, type SubsetOptions } from '../core/subset/index.js';
 import { smallestSubset } from '../core/subset/smallest.js';
 import { featureWords, knownFeatures } from '../data/feature-names.js';

@@ -1,18 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { BlockStore, packBlocks } from '#src/core/bytes/blocks.js';
-import type { ClassPairs } from '#src/core/layout/class-pairs.js';
-import { GlyphMap } from '#src/core/layout/glyph-map.js';
-import { PairCollector, type GlyphPairs } from '#src/core/layout/glyph-pairs.js';
-import {
-  keptPairs,
-  withoutIdlePairs,
-  writePairs,
-  type PairAdjustment,
-} from '#src/core/layout/pair-adjustment.js';
-import { smallestForm } from '#src/core/layout/pair-forms.js';
-import { noPair } from '#src/core/layout/pair-value.js';
-import { noValue } from '#src/core/layout/value-record.js';
+import type { ClassPairs } from '#src/core/layout/gpos/class-pairs.js';
+import { GlyphMap } from '#src/core/layout/common/glyph-map.js';
+import { PairCollector, type GlyphPairs } from '#src/core/layout/gpos/glyph-pairs.js';
+import { pairAdjustment, type PairAdjustment } from '#src/core/layout/gpos/pair-adjustment.js';
+import { smallestForm } from '#src/core/layout/gpos/pair-forms.js';
+import { noPair } from '#src/core/layout/gpos/pair-value.js';
+import { noValue } from '#src/core/layout/gpos/value-record.js';
 import { everyGlyph, layoutOf, pairList, pairsIn, value } from '../../test-support/layout.js';
 import { pairIn } from '../../test-support/placing.js';
 
@@ -53,9 +48,9 @@ describe('kerning pairs', () => {
     fc.assert(
       fc.property(subtable, fc.uniqueArray(fc.nat(11), { minLength: 1 }), (pairs, kept) => {
         const map = new GlyphMap(kept, 12);
-        const left = keptPairs(pairs, map);
+        const left = pairAdjustment.kept(pairs, map);
         for (const lines of left ? linesOf(left) : []) expect(new Set(lines).size).toBe(lines.length);
-        const last = left && withoutIdlePairs(left);
+        const last = left && pairAdjustment.moving!(left);
         const forms = [0, 2, 50].map((size) => last && smallestForm(last, true, () => size));
         kept.forEach((first, newFirst) =>
           kept.forEach((second, newSecond) => {
@@ -69,12 +64,15 @@ describe('kerning pairs', () => {
     );
   });
 
+  /** Another subtable follows, so that the format stays. */
+  const asItIs = (store: BlockStore) => ({ store, hinted: true, isLast: false, lookupAt: () => undefined });
+
   test('take the smaller format', () => {
     const sizeOf = (pairs: PairAdjustment) =>
-      packBlocks(writePairs(pairs, { store: new BlockStore(), hinted: true })).bytes!.length;
+      packBlocks(pairAdjustment.write(pairs, asItIs(new BlockStore()))).bytes!.length;
     fc.assert(
       fc.property(subtable, (pairs) => {
-        const last = withoutIdlePairs(keptPairs(pairs, everyGlyph(12)) ?? pairs);
+        const last = pairAdjustment.moving!(pairAdjustment.kept(pairs, everyGlyph(12)) ?? pairs);
         if (!last) return;
         const smallest = sizeOf(smallestForm(last, true, () => 2));
         // Were values free or dear, the other format might win.
@@ -113,7 +111,7 @@ describe('kerning pairs', () => {
       values: [noPair],
       pairs: pairList([[1, 2, 0]]),
     };
-    expect(withoutIdlePairs(pairs)).toBe(pairs);
+    expect(pairAdjustment.moving!(pairs)).toBe(pairs);
     const table = layoutOf('GPOS', [{ type: 2, subtables: [pairs] }]);
     expect(table.lookupAt(0).subtables).toEqual([pairs]);
   });

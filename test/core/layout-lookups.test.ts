@@ -2,16 +2,15 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { BlockStore, packBlocks, type Block } from '#src/core/bytes/blocks.js';
 import { Reader } from '#src/core/bytes/reader.js';
-import { readClassDefinition, writeNeededClassDefinition } from '#src/core/layout/class-definition.js';
-import { readCoverage, writeCoverage } from '#src/core/layout/coverage.js';
+import { readClassDefinition, writeNeededClassDefinition } from '#src/core/layout/common/class-definition.js';
+import { readCoverage, writeCoverage } from '#src/core/layout/common/coverage.js';
 import { keptLayout } from '#src/core/layout/kept-layout.js';
-import type { Subtable } from '#src/core/layout/layout-table.js';
-import { GlyphMap } from '#src/core/layout/glyph-map.js';
-import { mentions } from '#src/core/layout/mentions.js';
-import type { GlyphPairs } from '#src/core/layout/glyph-pairs.js';
-import { readPairs } from '#src/core/layout/pair-adjustment.js';
-import { noPair } from '#src/core/layout/pair-value.js';
-import { noValue } from '#src/core/layout/value-record.js';
+import { extensionTypes, kindOf, kindOfType, type Subtable } from '#src/core/layout/kinds.js';
+import { GlyphMap } from '#src/core/layout/common/glyph-map.js';
+import type { GlyphPairs } from '#src/core/layout/gpos/glyph-pairs.js';
+import { pairAdjustment } from '#src/core/layout/gpos/pair-adjustment.js';
+import { noPair } from '#src/core/layout/gpos/pair-value.js';
+import { noValue } from '#src/core/layout/gpos/value-record.js';
 import { everyGlyph, everything, layoutOf, pairList, pairsIn, value } from '../../test-support/layout.js';
 
 const all = () => true;
@@ -244,6 +243,18 @@ const positionings: [string, number, Subtable][] = [
   ],
 ];
 
+describe('kinds of lookups', () => {
+  // OpenType 1.9: LookupType enumerations of GSUB and GPOS.
+  test.each([
+    ['GSUB', 8],
+    ['GPOS', 9],
+  ] as const)('%s: every type but extensions has a kind, and no other number', (tag, highest) => {
+    const known = Array.from({ length: 12 }, (_, type) => type).filter((type) => kindOfType(tag, type));
+    const standard = Array.from({ length: highest }, (_, i) => i + 1);
+    expect(known).toEqual(standard.filter((type) => type !== extensionTypes[tag]));
+  });
+});
+
 describe('lookups come back as they were written', () => {
   test.each([
     ...substitutions.map((row) => ['GSUB', ...row] as const),
@@ -270,13 +281,15 @@ describe('lookups come back as they were written', () => {
   ])('%s, %s: a glyph that is mentioned stays so, with all others gone', (tag, _, type, subtable) => {
     const table = layoutOf(tag, [{ type, subtables: [subtable] }]);
     const mentioned = Array.from({ length: 30 }, (_, glyph) => glyph).filter((glyph) =>
-      mentions(subtable, glyph),
+      kindOf(subtable).mentions(subtable, glyph),
     );
     expect(mentioned.length).toBeGreaterThan(0);
     expect(mentioned).not.toContain(25);
     for (const glyph of mentioned) {
       const kept = keptLayout(table, new GlyphMap([0, glyph], 20), all, false, glyph)!;
-      expect(kept.lookups.flatMap(({ subtables }) => subtables).some((one) => mentions(one, 1))).toBe(true);
+      expect(
+        kept.lookups.flatMap(({ subtables }) => subtables).some((one) => kindOf(one).mentions(one, 1)),
+      ).toBe(true);
     }
   });
 
@@ -286,7 +299,9 @@ describe('lookups come back as they were written', () => {
     const table = layoutOf('GSUB', [{ type: 4, subtables: [{ kind: 'ligature', ligatures }] }]);
     const lookupsWith = (glyphs: number[]) => {
       const kept = keptLayout(table, new GlyphMap(glyphs, 20), all, false, 3)!;
-      return kept.features[0].lookups.map((i) => kept.lookups[i].subtables.some((one) => mentions(one, 3)));
+      return kept.features[0].lookups.map((i) =>
+        kept.lookups[i].subtables.some((one) => kindOf(one).mentions(one, 3)),
+      );
     };
     expect(lookupsWith([0, 1, 2, 3, 4, 6])).toEqual([true]);
     expect(lookupsWith([0, 1, 2, 3, 4])).toEqual([false, true]);
@@ -341,7 +356,7 @@ describe('pairs out of order', () => {
     const records = seconds.flatMap((glyph, i) => [glyph, 100 + i]);
     const halves = Uint16Array.from([...header, 1, 1, 7, seconds.length, ...records]);
     const bytes = new Uint8Array(Buffer.from(halves.buffer).swap16());
-    const subtable = readPairs(new Reader(bytes, 'GPOS'), 0, everything) as GlyphPairs;
+    const subtable = pairAdjustment.read(new Reader(bytes, 'GPOS'), 0, 2, everything) as GlyphPairs;
     const advances = pairsIn(subtable.pairs).map(([first, second, number]) => [
       first,
       second,
@@ -359,7 +374,7 @@ describe('pairs out of order', () => {
     const devices = [...[1, 2, 0x8000], ...[0, 0], ...[1, 3, 0x8000], ...[1, 2, 0x8000], ...[1, 4, 0x8000]];
     const halves = Uint16Array.from([...header, ...seven, ...eight, ...coverage, ...devices]);
     const bytes = new Uint8Array(Buffer.from(halves.buffer).swap16());
-    const subtable = readPairs(new Reader(bytes, 'GPOS'), 0, everything) as GlyphPairs;
+    const subtable = pairAdjustment.read(new Reader(bytes, 'GPOS'), 0, 2, everything) as GlyphPairs;
     const pairs = pairsIn(subtable.pairs);
     const said = pairs.map(([first, second, number]) => [
       first,
@@ -374,7 +389,7 @@ describe('pairs out of order', () => {
       [8, 9, device(4)],
     ]);
     expect(pairs[2][2]).toBe(pairs[0][2]); // the same value
-    const still = readPairs(new Reader(bytes, 'GPOS'), 0, { ...everything, varies: false });
+    const still = pairAdjustment.read(new Reader(bytes, 'GPOS'), 0, 2, { ...everything, varies: false });
     expect(still.values).toHaveLength(2); // no value, and one advance
   });
 });

@@ -2,12 +2,13 @@ import { describe, expect, test } from '@jest/globals';
 import { Block, BlockStore, packBlocks } from '#src/core/bytes/blocks.js';
 import { Reader } from '#src/core/bytes/reader.js';
 import { closeOverSubstitutions } from '#src/core/layout/closure.js';
-import { GlyphMap } from '#src/core/layout/glyph-map.js';
+import { GlyphMap } from '#src/core/layout/common/glyph-map.js';
 import { keptLayout } from '#src/core/layout/kept-layout.js';
-import { readLayoutTable, type LayoutTable, type Subtable } from '#src/core/layout/layout-table.js';
-import type { GlyphPairs } from '#src/core/layout/glyph-pairs.js';
-import { noPair } from '#src/core/layout/pair-value.js';
-import { noValue } from '#src/core/layout/value-record.js';
+import type { Subtable } from '#src/core/layout/kinds.js';
+import { readLayoutTable, type LayoutTable } from '#src/core/layout/layout-table.js';
+import type { GlyphPairs } from '#src/core/layout/gpos/glyph-pairs.js';
+import { noPair } from '#src/core/layout/gpos/pair-value.js';
+import { noValue } from '#src/core/layout/gpos/value-record.js';
 import { fontOf } from '#src/core/sfnt/font.js';
 import {
   itemVariationStoreBlock,

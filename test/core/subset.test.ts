@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openFont, writeFont } from '#src/core/containers/index.js';
 import { DenseGlyphError } from '#src/errors.js';
-import { markClass, readGdef, writeGdef } from '#src/core/layout/gdef.js';
+import { markClass, readGdef, writeGdef } from '#src/core/layout/common/gdef.js';
 import { readLayoutTable } from '#src/core/layout/layout-table.js';
 import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
 import type { Finding } from '#src/findings.js';

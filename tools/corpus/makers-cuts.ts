@@ -8,7 +8,7 @@ import { existsSync, readFileSync, readdirSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { openFont, writeFont } from '#src/core/containers/index.js';
-import { layoutListsOf } from '#src/core/layout/feature-list.js';
+import { layoutListsOf } from '#src/core/layout/common/feature-list.js';
 import { subsetFont } from '#src/core/subset/index.js';
 import { parseUnicodeRanges } from '#src/core/text/parse-ranges.js';
 import { cmap } from '#src/core/tables/index.js';

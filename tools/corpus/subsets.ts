@@ -1,5 +1,5 @@
 import { openFont, writeFont } from '#src/core/containers/index.js';
-import { layoutListsOf } from '#src/core/layout/feature-list.js';
+import { layoutListsOf } from '#src/core/layout/common/feature-list.js';
 import { outlinesOf, svgPathData } from '#src/core/outlines/index.js';
 import type { Font } from '#src/core/sfnt/font.js';
 import { subsetFont } from '#src/core/subset/index.js';

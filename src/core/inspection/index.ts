@@ -4,7 +4,7 @@
  */
 import type { FontFormat } from '../containers/formats.js';
 import { faceStyleOf, type FaceStyle } from '../face/style.js';
-import { layoutListsOf } from '../layout/feature-list.js';
+import { layoutListsOf } from '../layout/common/feature-list.js';
 import type { Font } from '../sfnt/font.js';
 import { licenceOf, type StatedLicence } from '../sfnt/licence.js';
 import { recogniseLicence, type RecognisedLicence } from '../sfnt/open-licences.js';

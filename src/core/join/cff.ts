@@ -2,7 +2,7 @@
 
 import { bytesKey } from '../bytes/key.js';
 import { Reader } from '../bytes/reader.js';
-import { GlyphMap } from '../layout/glyph-map.js';
+import { GlyphMap } from '../layout/common/glyph-map.js';
 import { dictBytes, operator, readRawDict } from '../outlines/cff-data.js';
 import { readCff, type Cff } from '../outlines/cff.js';
 import { cffBytes, keptTopDict, type WrittenPrivate } from '../outlines/write-cff.js';

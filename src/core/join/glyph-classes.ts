@@ -1,7 +1,7 @@
 // OpenType: GDEF of partial files as one
 
-import { keptGdef, readGdef, type Gdef } from '../layout/gdef.js';
-import type { ClassDefinition } from '../layout/class-definition.js';
+import { keptGdef, readGdef, type Gdef } from '../layout/common/gdef.js';
+import type { ClassDefinition } from '../layout/common/class-definition.js';
 import type { KeptLayout } from '../layout/kept-layout.js';
 import { joinedStores } from './metric-variations.js';
 import type { Numbering } from './numbering.js';

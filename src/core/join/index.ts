@@ -1,8 +1,8 @@
 /**
  * From the partial files that a host cut a face into to one font again: `joinFonts`.
  */
-import { writeGdef } from '../layout/gdef.js';
-import type { LayoutTag } from '../layout/layout-table.js';
+import { writeGdef } from '../layout/common/gdef.js';
+import type { LayoutTag } from '../layout/common/lookup-kind.js';
 import { writeLayout } from '../layout/write-layout.js';
 import { fontOf, type Font } from '../sfnt/font.js';
 import { subsetFont } from '../subset/index.js';

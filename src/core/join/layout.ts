@@ -1,17 +1,17 @@
 // OpenType: GSUB and GPOS of partial files as one
 
 import { keptLayout, type KeptLayout } from '../layout/kept-layout.js';
+import type { LayoutTag } from '../layout/common/lookup-kind.js';
+import type { Subtable } from '../layout/kinds.js';
 import {
   readLayoutTable,
   type Feature,
   type LanguageSystem,
-  type LayoutTag,
   type Lookup,
   type Script,
-  type Subtable,
 } from '../layout/layout-table.js';
-import type { FeatureVariation } from '../layout/feature-variations.js';
-import { lookupsOf, withOtherLookups } from '../layout/sequence-context.js';
+import type { FeatureVariation } from '../layout/common/feature-variations.js';
+import { lookupsOf, withOtherLookups } from '../layout/common/context/index.js';
 import type { Numbering } from './numbering.js';
 import { Hindrance, type PartialFont } from './partial-font.js';
 import { effectsAmong, withoutEffectsAmong } from './shared-effects.js';

@@ -3,7 +3,7 @@
 import { cmap, maxp } from '../tables/index.js';
 import type { Font } from '../sfnt/font.js';
 import type { Mapping } from '../subset/glyphs.js';
-import { GlyphMap } from '../layout/glyph-map.js';
+import { GlyphMap } from '../layout/common/glyph-map.js';
 import { Hindrance, type PartialFont } from './partial-font.js';
 
 export interface Origin {

@@ -1,12 +1,12 @@
 // OpenType: what lookups do with glyphs that several partial files have: the same in all of them, and once
 
-import type { SequenceContext } from '../layout/sequence-context.js';
+import type { SequenceContext } from '../layout/common/context/index.js';
 import { lookupsOfFeatures, type KeptLayout } from '../layout/kept-layout.js';
-import type { Subtable } from '../layout/layout-table.js';
-import type { Ligature } from '../layout/substitution.js';
-import { isNoValue } from '../layout/value-record.js';
-import type { PairValue } from '../layout/pair-value.js';
-import { isPairAdjustment, pairsAmong, withoutPairsAmong } from '../layout/pair-adjustment.js';
+import type { Subtable } from '../layout/kinds.js';
+import type { Ligature } from '../layout/gsub/ligature.js';
+import { isNoValue } from '../layout/gpos/value-record.js';
+import type { PairValue } from '../layout/gpos/pair-value.js';
+import { isPairAdjustment, pairsAmong, withoutPairsAmong } from '../layout/gpos/pair-adjustment.js';
 import { Hindrance } from './partial-font.js';
 
 /** What a lookup does with some glyphs alone, in words that are equal where the effect is. */

@@ -1,14 +1,10 @@
 // OpenType: GSUB: which glyphs a text may come to
 
-import type { ClassDefinition } from './class-definition.js';
-import type { Coverage } from './coverage.js';
-import type { LayoutTable, Subtable } from './layout-table.js';
-import {
-  lookupsOf,
-  type SequenceContext,
-  type SequenceLookup,
-  type SequenceRule,
-} from './sequence-context.js';
+import type { Closing } from './common/closing.js';
+import { lookupsOf } from './common/context/index.js';
+import type { SequenceLookup } from './common/context/types.js';
+import { substitutionKindOf } from './kinds.js';
+import type { LayoutTable } from './layout-table.js';
 
 /** Contexts call lookups that may call others; real fonts go three deep. */
 const maximumDepth = 16;
@@ -45,7 +41,9 @@ class Closure {
     if (index >= this.gsub.lookupCount || depth > maximumDepth) return;
     const places = this.notDone(index, only);
     if (places && places.size === 0) return;
-    for (const subtable of this.gsub.lookupAt(index).subtables) this.applySubtable(subtable, places, depth);
+    const closing = this.at(places, depth);
+    for (const subtable of this.gsub.lookupAt(index).subtables)
+      substitutionKindOf(subtable)?.close(subtable, closing);
   }
 
   /** The places of those given that are new to a lookup. */
@@ -67,94 +65,16 @@ class Closure {
     return left;
   }
 
-  private applySubtable(subtable: Subtable, places: ReadonlySet<number> | undefined, depth: number): void {
+  private at(places: ReadonlySet<number> | undefined, depth: number): Closing {
     const { glyphs } = this;
-    const here = (glyph: number) => glyphs.has(glyph) && (!places || places.has(glyph));
-    switch (subtable.kind) {
-      case 'single':
-        for (const [from, to] of subtable.glyphs) if (here(from)) glyphs.add(to);
-        return;
-      case 'multiple':
-      case 'alternate':
-        for (const [from, to] of subtable.glyphs) if (here(from)) for (const glyph of to) glyphs.add(glyph);
-        return;
-      case 'ligature':
-        for (const [from, set] of subtable.ligatures) {
-          if (!here(from)) continue;
-          for (const { glyph, components } of set) {
-            if (components.every((component) => glyphs.has(component))) glyphs.add(glyph);
-          }
-        }
-        return;
-      case 'reverse':
-        if (![...subtable.backtrack, ...subtable.lookahead].every((coverage) => this.anyOf(coverage))) return;
-        for (const [from, to] of subtable.glyphs) if (here(from)) glyphs.add(to);
-        return;
-      case 'context':
-        this.applyContext(subtable, here, depth);
-    }
-  }
-
-  private anyOf(coverage: Coverage): boolean {
-    return coverage.some((glyph) => this.glyphs.has(glyph));
-  }
-
-  private applyContext(context: SequenceContext, here: (glyph: number) => boolean, depth: number): void {
-    switch (context.format) {
-      case 1:
-        for (const [first, rules] of context.rules) {
-          if (!here(first)) continue;
-          for (const { backtrack, input, lookahead, lookups } of rules) {
-            if (![...backtrack, ...input, ...lookahead].every((glyph) => this.glyphs.has(glyph))) continue;
-            this.applyAt(lookups, [[first], ...input.map((glyph) => [glyph])], depth);
-          }
-        }
-        return;
-      case 2: {
-        const firsts = context.coverage.filter(here);
-        const backtrack = this.byClass(context.backtrackClasses);
-        const input = this.byClass(context.inputClasses);
-        const lookahead = this.byClass(context.lookaheadClasses);
-        for (const [firstClass, rules] of context.rules) {
-          const first = firsts.filter((glyph) => (context.inputClasses.get(glyph) ?? 0) === firstClass);
-          if (first.length === 0) continue;
-          for (const rule of rules) this.applyClassRule(rule, first, { backtrack, input, lookahead }, depth);
-        }
-        return;
-      }
-      case 3: {
-        const places = context.input.map((coverage, i) =>
-          coverage.filter((glyph) => (i === 0 ? here(glyph) : this.glyphs.has(glyph))),
-        );
-        if (places.some((place) => place.length === 0)) return;
-        if (![...context.backtrack, ...context.lookahead].every((coverage) => this.anyOf(coverage))) return;
-        this.applyAt(context.lookups, places, depth);
-      }
-    }
-  }
-
-  private applyClassRule(
-    { backtrack, input, lookahead, lookups }: SequenceRule,
-    first: readonly number[],
-    classes: Record<'backtrack' | 'input' | 'lookahead', Map<number, number[]>>,
-    depth: number,
-  ): void {
-    if (!backtrack.every((value) => classes.backtrack.has(value))) return;
-    if (!lookahead.every((value) => classes.lookahead.has(value))) return;
-    if (!input.every((value) => classes.input.has(value))) return;
-    this.applyAt(lookups, [first, ...input.map((value) => classes.input.get(value)!)], depth);
-  }
-
-  /** The glyphs of the set by their class; class 0 is there where a glyph has no other. */
-  private byClass(classes: ClassDefinition): Map<number, number[]> {
-    const found = new Map<number, number[]>();
-    for (const glyph of this.glyphs) {
-      const value = classes.get(glyph) ?? 0;
-      const list = found.get(value);
-      if (list) list.push(glyph);
-      else found.set(value, [glyph]);
-    }
-    return found;
+    return {
+      glyphs,
+      isHere: (glyph) => glyphs.has(glyph) && (!places || places.has(glyph)),
+      hasOneOf: (coverage) => coverage.some((glyph) => glyphs.has(glyph)),
+      applyAt: (lookups, inputs) => {
+        this.applyAt(lookups, inputs, depth);
+      },
+    };
   }
 
   /**

@@ -1,24 +1,14 @@
 // OpenType: GSUB and GPOS for the glyphs and features that stay
 
-import { keptContext, lookupsOf } from './sequence-context.js';
-import type { FeatureVariation } from './feature-variations.js';
-import type { GlyphMap } from './glyph-map.js';
+import { lookupsOf } from './common/context/index.js';
+import { deltaSetKey } from './common/device.js';
+import type { FeatureVariation } from './common/feature-variations.js';
+import type { GlyphMap } from './common/glyph-map.js';
+import type { LayoutTag } from './common/lookup-kind.js';
 import { lookupsWithin } from './closure.js';
-import type {
-  Feature,
-  LanguageSystem,
-  LayoutTable,
-  LayoutTag,
-  Lookup,
-  Script,
-  Subtable,
-} from './layout-table.js';
-import { mentions } from './mentions.js';
-import { eachVariationInPairs, isPairAdjustment, keptPairs, withoutIdlePairs } from './pair-adjustment.js';
-import { eachVariationIn, keptPositioning } from './positioning.js';
-import { deltaSetKey } from './device.js';
-import { isSubstitution, keptSubstitution } from './substitution.js';
-import { noValue } from './value-record.js';
+import { noValue } from './gpos/value-record.js';
+import { kindOf, positioningKindOf, type Subtable } from './kinds.js';
+import type { Feature, LanguageSystem, LayoutTable, Lookup, Script } from './layout-table.js';
 
 /** A layout table that is ready to be written. Contexts still name lookups by their old numbers. */
 export interface KeptLayout {
@@ -137,7 +127,7 @@ function keptLookups(
   // Lookups may share their subtables.
   const known = new Map<Subtable, Subtable | undefined>();
   const keptOnce = (subtable: Subtable) => {
-    if (!known.has(subtable)) known.set(subtable, keptSubtable(subtable, map));
+    if (!known.has(subtable)) known.set(subtable, kindOf(subtable).kept(subtable, map));
     return known.get(subtable);
   };
   const within = lookupsWithin(table, lookupsOfFeatures(table, isWanted));
@@ -166,7 +156,7 @@ function lookupsWithoutMention(
 ): Set<number> {
   const found = new Set<number>();
   const has = (lookup: Lookup | undefined, glyphId: number) =>
-    lookup?.subtables.some((subtable) => mentions(subtable, glyphId)) === true;
+    lookup?.subtables.some((subtable) => kindOf(subtable).mentions(subtable, glyphId)) === true;
   for (const index of lookupsOfFeatures(table, (tag) => isWanted(tag) && tag !== 'kern')) {
     if (index >= table.lookupCount || has(kept.get(index), newId)) continue;
     if (has(table.lookupAt(index), oldId)) found.add(index);
@@ -186,17 +176,12 @@ function idleLookup(tag: LayoutTag, glyphId: number): Lookup {
 const hasEffect = (subtable: Subtable, lookups: ReadonlyMap<number, Lookup>) =>
   subtable.kind !== 'context' || lookupsOf(subtable).some((lookup) => lookups.has(lookup));
 
-function keptSubtable(subtable: Subtable, map: GlyphMap): Subtable | undefined {
-  if (isSubstitution(subtable)) return keptSubstitution(subtable, map);
-  if (isPairAdjustment(subtable)) return keptPairs(subtable, map);
-  return subtable.kind === 'context' ? keptContext(subtable, map) : keptPositioning(subtable, map);
-}
-
 /** Pairs that move nothing keep later subtables from being asked; behind the last one there are none. */
 function withoutIdleEnd(subtables: Subtable[]): Subtable[] {
   const kept = [...subtables];
   for (let last = kept.pop(); last; last = kept.pop()) {
-    const left = isPairAdjustment(last) ? withoutIdlePairs(last) : last;
+    const kind = positioningKindOf(last);
+    const left = kind?.moving ? kind.moving(last) : last;
     if (left) return [...kept, left];
   }
   return kept;
@@ -229,9 +214,7 @@ function keptSystem(
 export function deltaSetsOf({ lookups }: KeptLayout): Set<number> {
   const used = new Set<number>();
   const visit = (outer: number, inner: number) => used.add(deltaSetKey(outer, inner));
-  for (const subtable of lookups.flatMap((lookup) => lookup.subtables)) {
-    if (isPairAdjustment(subtable)) eachVariationInPairs(subtable, visit);
-    else if (!isSubstitution(subtable) && subtable.kind !== 'context') eachVariationIn(subtable, visit);
-  }
+  for (const subtable of lookups.flatMap((lookup) => lookup.subtables))
+    positioningKindOf(subtable)?.eachVariation(subtable, visit);
   return used;
 }

@@ -3,7 +3,7 @@
 import { Reader } from '../bytes/reader.js';
 import { Writer } from '../bytes/writer.js';
 import type { Font } from '../sfnt/font.js';
-import type { GlyphMap } from './glyph-map.js';
+import type { GlyphMap } from './common/glyph-map.js';
 import { readLayoutTable, type LayoutTable } from './layout-table.js';
 
 const horizontalPairs = 0x0001;

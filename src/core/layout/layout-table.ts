@@ -4,35 +4,15 @@ import { Reader } from '../bytes/reader.js';
 import { readOnce } from '../bytes/read-once.js';
 import { DenseGlyphError } from '../../errors.js';
 import type { Font } from '../sfnt/font.js';
-import { readFeatureVariations, type FeatureVariation } from './feature-variations.js';
-import { allGlyphs, type GlyphFilter, type Scope } from './glyph-map.js';
-import { readPairs, type PairAdjustment } from './pair-adjustment.js';
-import { readPositioning, type Positioning } from './positioning.js';
-import { readContext, type SequenceContext } from './sequence-context.js';
-import { readSubstitution, type Substitution } from './substitution.js';
+import { readFeatureVariations, type FeatureVariation } from './common/feature-variations.js';
+import { allGlyphs, type GlyphFilter, type Scope } from './common/glyph-map.js';
+import { lookupFlag, type LookupHeader } from './common/lookup.js';
+import type { LayoutTag } from './common/lookup-kind.js';
+import { extensionTypes, kindOfType, type Subtable } from './kinds.js';
 
-export type LayoutTag = 'GSUB' | 'GPOS';
-
-export type Subtable = Substitution | Positioning | PairAdjustment | SequenceContext;
-
-export interface Lookup {
-  /** LookupType of its subtables; extensions are resolved. */
-  type: number;
-  /** As stored; bits of `lookupFlag`. */
-  flag: number;
-  /** Number of a set in GDEF, where the flag says that there is one. */
-  markFilteringSet?: number;
+export interface Lookup extends LookupHeader {
   subtables: Subtable[];
 }
-
-/** Bits of `Lookup.flag`. */
-export const lookupFlag = {
-  ignoreBaseGlyphs: 0x0002,
-  ignoreLigatures: 0x0004,
-  ignoreMarks: 0x0008,
-  useMarkFilteringSet: 0x0010,
-  markAttachmentTypeMask: 0xff00,
-} as const;
 
 /** Indexes of features. */
 export interface LanguageSystem {
@@ -70,12 +50,6 @@ export interface LayoutTable {
   damages: DenseGlyphError[];
   featureVariations: FeatureVariation[];
 }
-
-/** Extension lookups, and those with a context, by table. */
-export const lookupTypes = {
-  GSUB: { extension: 7, context: 5, chainedContext: 6, highest: 8 },
-  GPOS: { extension: 9, context: 7, chainedContext: 8, highest: 9 },
-} as const;
 
 /**
  * @param wanted which glyphs matter to positions; those of others aren't read
@@ -169,7 +143,7 @@ function readLookup(
   scope: Scope,
   damages: DenseGlyphError[],
 ): Lookup {
-  const types = lookupTypes[tag];
+  const extension = extensionTypes[tag];
   const stored = reader.seek(start).uint16();
   const flag = reader.uint16();
   const offsets = reader.uint16Array(reader.uint16());
@@ -177,14 +151,15 @@ function readLookup(
   let type = stored;
   const read = (offset: number): Subtable => {
     let [own, at] = [stored, start + offset];
-    if (stored === types.extension) {
+    if (stored === extension) {
       const format = reader.seek(at).uint16();
       own = reader.uint16();
-      if (format !== 1 || own === types.extension) throw reader.damaged('an extension leads nowhere', at);
+      if (format !== 1 || own === extension) throw reader.damaged('an extension leads nowhere', at);
       at += reader.uint32();
     }
-    if (own === 0 || own > types.highest) throw reader.damaged(`lookup type ${own} is not known`, start);
-    const subtable = readSubtable(reader, at, tag, own, scope);
+    const kind = kindOfType(tag, own);
+    if (!kind) throw reader.damaged(`lookup type ${own} is not known`, start);
+    const subtable = kind.read(reader, at, own, scope);
     type = own;
     return subtable;
   };
@@ -199,11 +174,4 @@ function readLookup(
     }
   }
   return { type, flag, subtables, ...(markFilteringSet === undefined ? {} : { markFilteringSet }) };
-}
-
-function readSubtable(reader: Reader, start: number, tag: LayoutTag, type: number, scope: Scope): Subtable {
-  const { context, chainedContext } = lookupTypes[tag];
-  if (type === context || type === chainedContext) return readContext(reader, start, type === chainedContext);
-  if (tag === 'GSUB') return readSubstitution(reader, start, type);
-  return type === 2 ? readPairs(reader, start, scope) : readPositioning(reader, start, type, scope);
 }

@@ -1,10 +1,12 @@
 // OpenType: GPOS, LookupType 2; GSUB, LookupType 4: what two parts of a font can't do with each other's glyphs
 
 import type { Font } from '../sfnt/font.js';
-import type { GlyphFilter } from './glyph-map.js';
+import type { GlyphFilter } from './common/glyph-map.js';
 import { lookupsOfFeatures } from './kept-layout.js';
-import { readLayoutTable, type LayoutTag, type Subtable } from './layout-table.js';
-import { isPairAdjustment, type PairAdjustment } from './pair-adjustment.js';
+import type { LayoutTag } from './common/lookup-kind.js';
+import { isPairAdjustment, type PairAdjustment } from './gpos/pair-adjustment.js';
+import type { Subtable } from './kinds.js';
+import { readLayoutTable } from './layout-table.js';
 
 /** What takes glyphs of both parts. */
 export interface SetApart {

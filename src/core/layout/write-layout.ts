@@ -2,22 +2,11 @@
 
 import { Block, BlockStore, packBlocks, type Overflow } from '../bytes/blocks.js';
 import { DenseGlyphError } from '../../errors.js';
-import type { DeltaSetMap } from './device.js';
-import { writeFeatureVariations } from './feature-variations.js';
+import type { DeltaSetMap } from './common/device.js';
+import { writeFeatureVariations } from './common/feature-variations.js';
 import type { KeptLayout } from './kept-layout.js';
-import {
-  lookupTypes,
-  type Feature,
-  type LanguageSystem,
-  type Lookup,
-  type Script,
-  type Subtable,
-} from './layout-table.js';
-import { isPairAdjustment, pairSize, splitPairs, writePairs } from './pair-adjustment.js';
-import { smallestForm } from './pair-forms.js';
-import { writePositioning, type PositioningContext } from './positioning.js';
-import { writeContext } from './sequence-context.js';
-import { isSubstitution, writeSubstitution } from './substitution.js';
+import { extensionTypes, kindOf, positioningKindOf, type Subtable } from './kinds.js';
+import type { Feature, LanguageSystem, Lookup, Script } from './layout-table.js';
 
 export interface LayoutWriteOptions {
   /** Where the delta sets of variable fonts are now. */
@@ -71,8 +60,8 @@ function largest(sizes: readonly number[], count: number): ReadonlySet<number> {
 }
 
 function splitLookup(lookup: Lookup): Lookup {
-  const subtables = lookup.subtables.flatMap((subtable): Subtable[] =>
-    isPairAdjustment(subtable) ? splitPairs(subtable) : [subtable],
+  const subtables = lookup.subtables.flatMap(
+    (subtable) => positioningKindOf(subtable)?.split?.(subtable) ?? [subtable],
   );
   return subtables.length === lookup.subtables.length ? lookup : { ...lookup, subtables };
 }
@@ -85,14 +74,19 @@ interface WrittenSubtables {
 
 function writeSubtables(layout: KeptLayout, options: LayoutWriteOptions): WrittenSubtables {
   const store = new BlockStore();
-  const context: PositioningContext = { store, deltaSets: options.deltaSets, hinted: options.hinted };
+  const context = {
+    store,
+    deltaSets: options.deltaSets,
+    hinted: options.hinted,
+    lookupAt: (lookup: number) => layout.lookupNumbers.get(lookup),
+  };
   // Lookups may share their subtables.
   const [last, others] = [new Map<Subtable, Block>(), new Map<Subtable, Block>()];
   const subtables = layout.lookups.map((lookup) =>
     lookup.subtables.map((subtable, i) => {
       const isLast = i === lookup.subtables.length - 1;
       const known = isLast ? last : others;
-      const block = known.get(subtable) ?? writeSubtable(subtable, isLast, layout, context);
+      const block = known.get(subtable) ?? kindOf(subtable).write(subtable, { ...context, isLast });
       known.set(subtable, block);
       return block;
     }),
@@ -127,28 +121,13 @@ function lookupBlock(
   store: BlockStore,
 ): Block {
   const block = new Block()
-    .uint16(extended ? lookupTypes[tag].extension : type)
+    .uint16(extended ? extensionTypes[tag] : type)
     .uint16(flag)
     .uint16(subtables.length);
   for (const subtable of subtables) {
     block.offset16(extended ? store.keep(new Block(8).uint16(1).uint16(type).offset32(subtable)) : subtable);
   }
   return markFilteringSet === undefined ? block : block.uint16(markFilteringSet);
-}
-
-function writeSubtable(
-  subtable: Subtable,
-  last: boolean,
-  layout: KeptLayout,
-  context: PositioningContext,
-): Block {
-  if (isSubstitution(subtable)) return writeSubstitution(subtable, context.store);
-  if (subtable.kind === 'context') {
-    return writeContext(subtable, (lookup) => layout.lookupNumbers.get(lookup), context.store);
-  }
-  if (!isPairAdjustment(subtable)) return writePositioning(subtable, context);
-  const form = smallestForm(subtable, last, () => pairSize(subtable, context));
-  return writePairs(form, context);
 }
 
 /** Bytes of blocks and all that they point to. */

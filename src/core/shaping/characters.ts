@@ -2,7 +2,7 @@
 
 import { cmap } from '../tables/index.js';
 import type { Font } from '../sfnt/font.js';
-import type { ShapingGlyph } from './glyph-run.js';
+import type { ShapingGlyph } from '../layout/common/glyph-run.js';
 
 const isMark = /\p{M}/u;
 const isIgnorable = /\p{Default_Ignorable_Code_Point}/u;

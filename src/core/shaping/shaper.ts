@@ -1,20 +1,20 @@
 // OpenType: text to glyphs and their advances, as browsers set it, for scripts whose letters stand in the order of typing
 
 import { DenseGlyphError } from '../../errors.js';
-import { readGdef } from '../layout/gdef.js';
+import { readGdef } from '../layout/common/gdef.js';
+import { GlyphClasses, glyphClass, type ShapingGlyph } from '../layout/common/glyph-run.js';
+import { lookupFlag } from '../layout/common/lookup.js';
+import { nextPlace, type Attachments } from '../layout/common/work.js';
 import { horizontalKerning, type KernPairs } from '../layout/kern-pairs.js';
 import { readLayoutTable, type LanguageSystem, type LayoutTable } from '../layout/layout-table.js';
 import type { Font } from '../sfnt/font.js';
 import { head } from '../tables/index.js';
 import { Deltas, placeAt, type Place } from '../variations/place.js';
 import { Advances } from './advances.js';
+import { applyLookup, type Run } from './applying.js';
 import { CharacterMap } from './characters.js';
-import { GlyphClasses, glyphClass, type ShapingGlyph } from './glyph-run.js';
 import { languageSystemTag } from './languages.js';
-import { applyLookup, behind } from './lookup-work.js';
-import { positioner, type Attachments } from './positioning.js';
 import { scriptRuns } from './scripts.js';
-import { substitute } from './substituting.js';
 
 /** How text is set. */
 export interface ShapingStyle {
@@ -116,18 +116,18 @@ export class Shaper {
       mapped.flatMap((one) => (one.width === undefined ? [] : [[one.at, one.width] as const])),
     );
     const run: ShapingGlyph[] = mapped;
+    const attached: Attachments = new Map();
+    const work: Run = { glyphs: run, classes: this.classes, deltas: this.deltas, attached };
     const gsub = this.planFor(this.gsub, script, style);
     for (const stage of gsub?.stages ?? [])
-      for (const lookup of stage) applyLookup(gsub!.table, lookup, run, this.classes, substitute);
+      for (const lookup of stage) applyLookup(gsub!.table, lookup, work);
     for (const one of run) {
       const width = widths.get(one.at);
       one.advance = width === undefined ? this.advances.of(one.glyph) : width * this.unitsPerEm;
     }
-    const attached: Attachments = new Map();
     const gpos = this.planFor(this.gpos, script, style);
-    const apply = positioner(this.deltas, attached);
     for (const stage of gpos?.stages ?? [])
-      for (const lookup of stage) applyLookup(gpos!.table, lookup, run, this.classes, apply);
+      for (const lookup of stage) applyLookup(gpos!.table, lookup, work);
     if (this.kern && !gpos?.hasKern && style.features?.get('kern') !== 0) this.applyKern(this.kern, run);
     for (const one of run) {
       if (this.classes.of(one) === glyphClass.mark || one.ignorable !== 'no') one.advance = 0;
@@ -138,12 +138,11 @@ export class Shaper {
   }
 
   private applyKern(kern: KernPairs, run: ShapingGlyph[]): void {
-    const classes = this.classes;
-    const table = { tag: 'GPOS' } as LayoutTable;
-    const work = { table, run, classes, lookup: { type: 2, flag: 8, subtables: [] }, depth: 0, most: 0 };
+    const { classes } = this;
+    const work = { run, classes, lookup: { flag: lookupFlag.ignoreMarks }, isPositioning: true };
     for (let at = 0; at < run.length; at++) {
       if (classes.of(run[at]) === glyphClass.mark) continue;
-      const second = behind(work, at);
+      const second = nextPlace(work, at, { step: 1 });
       if (second >= 0) run[at].advance += kern(run[at].glyph, run[second].glyph);
     }
   }

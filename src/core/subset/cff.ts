@@ -2,7 +2,7 @@
 
 import { brotliCompressSync, constants } from 'node:zlib';
 import { Reader } from '../bytes/reader.js';
-import type { GlyphMap } from '../layout/glyph-map.js';
+import type { GlyphMap } from '../layout/common/glyph-map.js';
 import { operator, readRawDict } from '../outlines/cff-data.js';
 import { readCff, type Cff } from '../outlines/cff.js';
 import type { Font } from '../sfnt/font.js';

@@ -1,6 +1,6 @@
 // OpenType: cmap of the characters that stay
 
-import type { GlyphMap } from '../layout/glyph-map.js';
+import type { GlyphMap } from '../layout/common/glyph-map.js';
 import type { Font } from '../sfnt/font.js';
 import type { VariationSelector } from '../tables/cmap-variation-sequences.js';
 import { cmap } from '../tables/index.js';

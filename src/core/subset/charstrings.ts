@@ -5,7 +5,7 @@ import { drawCff, type Cff } from '../outlines/cff.js';
 import { subroutineBias, type CharstringObserver } from '../outlines/charstring.js';
 import { writeInteger } from '../outlines/cff-data.js';
 import type { OutlineSink } from '../outlines/outline.js';
-import type { GlyphMap } from '../layout/glyph-map.js';
+import type { GlyphMap } from '../layout/common/glyph-map.js';
 
 const nowhere: OutlineSink = {
   moveTo: () => undefined,

@@ -3,8 +3,8 @@
  */
 import { DenseGlyphError } from '../../errors.js';
 import type { Finding } from '../../findings.js';
-import { GlyphMap } from '../layout/glyph-map.js';
-import { markClass, readGdef } from '../layout/gdef.js';
+import { GlyphMap } from '../layout/common/glyph-map.js';
+import { markClass, readGdef } from '../layout/common/gdef.js';
 import { readLayoutTable, type LayoutTable } from '../layout/layout-table.js';
 import { fontOf, type Font } from '../sfnt/font.js';
 import { cmap, head, hmtx, maxp } from '../tables/index.js';

@@ -2,10 +2,11 @@
 
 import { Reader } from '../bytes/reader.js';
 import { Writer } from '../bytes/writer.js';
-import { keptGdef, writeGdef, type Gdef } from '../layout/gdef.js';
-import type { GlyphMap } from '../layout/glyph-map.js';
+import { keptGdef, writeGdef, type Gdef } from '../layout/common/gdef.js';
+import type { GlyphMap } from '../layout/common/glyph-map.js';
 import { deltaSetsOf, hasLookups, keptLayout, type KeptLayout } from '../layout/kept-layout.js';
-import { lookupFlag, type LayoutTable } from '../layout/layout-table.js';
+import { lookupFlag } from '../layout/common/lookup.js';
+import type { LayoutTable } from '../layout/layout-table.js';
 import { writeLayout } from '../layout/write-layout.js';
 import type { Font } from '../sfnt/font.js';
 import { cmap } from '../tables/index.js';

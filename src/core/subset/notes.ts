@@ -1,6 +1,6 @@
 /** What a browser draws otherwise than with the whole font. */
 import { finding, type Finding } from '../../findings.js';
-import type { Gdef } from '../layout/gdef.js';
+import type { Gdef } from '../layout/common/gdef.js';
 import { overlongKernPairs } from '../layout/kern.js';
 import type { LayoutTable } from '../layout/layout-table.js';
 import type { Font } from '../sfnt/font.js';

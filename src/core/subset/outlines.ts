@@ -2,7 +2,7 @@
 
 import { Reader } from '../bytes/reader.js';
 import { Writer } from '../bytes/writer.js';
-import type { GlyphMap } from '../layout/glyph-map.js';
+import type { GlyphMap } from '../layout/common/glyph-map.js';
 import type { Font } from '../sfnt/font.js';
 import { componentFlag, eachComponent } from '../tables/glyf-components.js';
 import { glyf, loca, maxp } from '../tables/index.js';

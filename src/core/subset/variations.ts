@@ -1,6 +1,6 @@
 // OpenType: gvar, HVAR and VVAR of the glyphs that stay
 
-import type { GlyphMap } from '../layout/glyph-map.js';
+import type { GlyphMap } from '../layout/common/glyph-map.js';
 import type { Font } from '../sfnt/font.js';
 import {
   eachSharedTuple,

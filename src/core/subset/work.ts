@@ -1,4 +1,4 @@
-import type { GlyphMap } from '../layout/glyph-map.js';
+import type { GlyphMap } from '../layout/common/glyph-map.js';
 import type { LayoutTable } from '../layout/layout-table.js';
 import type { Font } from '../sfnt/font.js';
 import type { CodePointSet } from '../text/code-point-set.js';

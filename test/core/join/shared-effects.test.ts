@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { effectsAmong, withoutEffectsAmong } from '#src/core/join/shared-effects.js';
-import type { ClassPairs } from '#src/core/layout/class-pairs.js';
+import type { ClassPairs } from '#src/core/layout/gpos/class-pairs.js';
 import type { KeptLayout } from '#src/core/layout/kept-layout.js';
-import type { Subtable } from '#src/core/layout/layout-table.js';
-import { pairsAmong, withoutPairsAmong } from '#src/core/layout/pair-adjustment.js';
-import { noPair } from '#src/core/layout/pair-value.js';
-import { noValue } from '#src/core/layout/value-record.js';
+import type { Subtable } from '#src/core/layout/kinds.js';
+import { pairsAmong, withoutPairsAmong } from '#src/core/layout/gpos/pair-adjustment.js';
+import { noPair } from '#src/core/layout/gpos/pair-value.js';
+import { noValue } from '#src/core/layout/gpos/value-record.js';
 import { pairList, value } from '../../../test-support/layout.js';
 
 /** Glyphs that several files have; 5 and above are those of one file. */
