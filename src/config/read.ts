@@ -1,7 +1,7 @@
 import { distance } from 'fastest-levenshtein';
 import { ValidationError, type AnyObjectSchema, type ISchema } from 'yup';
 import { DenseGlyphError } from '../errors.js';
-import { configSchema, earlierKeys, laterKeys, type KitConfig } from './schema.js';
+import { configSchema, earlierKeys, type KitConfig } from './schema.js';
 
 /**
  * The config with defaults filled in.
@@ -91,9 +91,7 @@ function knownKeys(value: unknown, target: AnyObjectSchema, path: string, mistak
     const here = path ? `${path}.${key}` : key;
     if (!known.includes(key)) {
       const general = here.replace(/\[\d+\]/g, '[]');
-      if (Object.hasOwn(laterKeys, general))
-        mistake(here, 'is not supported yet', `take it out: ${laterKeys[general]}`);
-      else if (Object.hasOwn(earlierKeys, general))
+      if (Object.hasOwn(earlierKeys, general))
         mistake(here, 'is a key of an earlier version', `write ${earlierKeys[general]}`);
       else mistake(here, 'is not a known key', nearestAdvice(key, known));
       continue;

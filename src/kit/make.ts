@@ -1,6 +1,7 @@
 import { basename } from 'node:path';
 import type { KitConfig } from '../config/schema.js';
 import { slug } from '../core/face/slug.js';
+import { firstPartRules } from './files/first-part.js';
 import { headFile } from './files/head.js';
 import { loaderFile, loaderModule } from './files/loader.js';
 import { ledgerFile } from './files/ledger.js';
@@ -10,7 +11,8 @@ import { proofFile } from './files/proof.js';
 import { stylesheetFile } from './files/stylesheet.js';
 import type { KeptStylesheet, KitAddress, KitFace, KitFamily, MadeKit } from './kit.js';
 import { decidedLoading, type LoadedFamily } from './planning/loading.js';
-import { planLoading, withPlan } from './planning/plan-loading.js';
+import { withFirstParts } from './planning/first-parts.js';
+import { planLoading, plannedVisits, withPlan } from './planning/plan-loading.js';
 import { madeFaces, type MakeRequest } from './planning/make.js';
 import type { Reach } from './reach.js';
 import type { PageVisit } from './timeline/index.js';
@@ -48,7 +50,15 @@ export async function makeKit(
   const stylesheets = kept?.stylesheets ?? [];
   const about = { leftOut, stylesheets, reach, address, moves, licences: new Map(), files: new Map() };
   const css = stylesheetFile({ ...about, families: withStandIns(decided), plan: undefined });
-  const plan = planLoading({ families: decided, css, text: ownText, visits: request.visits ?? [], config });
+  const visits = request.visits ?? [];
+  const planned = plannedVisits({ families: decided, css, text: ownText, visits, config });
+  const faces = withStandIns(decided).flatMap((family) => [...family.faces]);
+  const wanted = config.loading.inline === 'auto';
+  const { plan, parts } = await withFirstParts(planned, planLoading(planned), {
+    faces,
+    text: ownText,
+    wanted,
+  });
   const kit: MadeKit = {
     ...about,
     families: withStandIns(withPlan(decided, plan, config)),
@@ -61,6 +71,7 @@ export async function makeKit(
   const text = (path: string, content: string) => kit.files.set(path, new TextEncoder().encode(content));
   text('kit.css', css);
   text('kit.head.html', headFile(kit));
+  for (const [path, part] of parts) text(path, firstPartRules(part, address.url ?? ''));
   const loader = loaderFile(kit);
   if (loader !== undefined) text('kit.loader.js', loader);
   for (const [path, content] of loaderModule(kit)) text(path, content);

@@ -25,7 +25,7 @@ describe('a config', () => {
       site: { root: 'site' },
       output: { folder: 'type' },
       rest: 'keep',
-      loading: { connections: ['slow phone', 'cable'], loader: 'auto' },
+      loading: { connections: ['slow phone', 'cable'], inline: 'none', loader: 'auto' },
       families: [
         {
           family: 'Ferrywake Sans',
@@ -122,9 +122,9 @@ describe('a config', () => {
       ['output.zebra is not a known key; known keys are folder, url'],
     ],
     [
-      'a key that is not supported yet',
-      { ...valid, loading: { inline: 'auto' } },
-      ['loading.inline is not supported yet; take it out: this version puts no fonts into pages'],
+      'a choice that there is not',
+      { ...valid, loading: { inline: 'first' } },
+      ['loading.inline is "first"; write auto or none'],
     ],
     [
       'a line that nobody knows, and a group that is no name',

@@ -144,6 +144,18 @@ describe('a page', () => {
     expect(hinted.meanDrawn).toBeLessThan(plain.meanDrawn);
   });
 
+  test('a first part is there with the page that carries it, and isn’t preloaded', () => {
+    const carrying = (bytes: number) => new Map([['body', bytes]]);
+    const paintWith = (bytes: number) => {
+      const { firstPaint, fonts } = pageTimeline(page, { preloads: [], inlined: carrying(bytes) }, line);
+      expect(fonts[0].drawn).toBe(firstPaint);
+      return Math.round(firstPaint);
+    };
+    // A little comes while the stylesheet is asked for; 20,400 bytes behind 2,800, with 1,400 of the stylesheet among them, don't.
+    expect([paintWith(1000), paintWith(20_000)]).toEqual([528, 646]);
+    expect(planPage(page, [line], free, carrying(1000)).preloads).toEqual(['heading']);
+  });
+
   test('faces of a group are drawn together', () => {
     const fonts = page.fonts.map((one) => (one.letters > 0 ? { ...one, group: 'notice' } : one));
     const { fonts: told } = pageTimeline({ ...page, fonts }, { preloads: [] }, line);

@@ -1,8 +1,8 @@
-// The sample site behind paced lines in Chromium: as a host served its faces before, and with its kit under several choices of
-// preloads, in turns. Says when text is seen first, and when the first screenful is in its own faces; and how far the plan's choice
+// The sample site behind paced lines in Chromium: as a host served its faces before, with its kit under several choices of
+// preloads, and with pages that carry a first part of their main face, in turns. Says when text is seen first, and when the first screenful is in its own faces; and how far the plan's choice
 // is from the best of those that were measured.
 //   npm run choices -- [--pages <page…>] [--runs <n>] [--connections "slow phone" cable]
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { DemoResult } from '#src/app/demo.js';
@@ -10,6 +10,7 @@ import { connections } from '#src/kit/timeline/index.js';
 import { startFontHost } from '#src/rehearsal/font-host.js';
 import { cli } from '../../test-support/cli.js';
 import { filesIn, readSample, sampleFonts } from '../../test-support/paths.js';
+import { manifestIn } from '../../test-support/project.js';
 import { Arguments } from '../homecoming/arguments.js';
 import { fileAt, serveCounting } from '../homecoming/serve.js';
 import { startPacingProxy } from './pacing-proxy.js';
@@ -49,6 +50,17 @@ const kitServer = await serveCounting((url) => {
     ),
   };
 });
+/** The same with pages that carry what they draw of their main face. */
+const inlined = join(folder, 'inlined');
+cpSync(join(folder, 'demo'), inlined, { recursive: true });
+const configFile = join(inlined, 'dense-glyph.config.yaml');
+writeFileSync(configFile, `${readFileSync(configFile, 'utf8')}\nloading: { inline: auto }\n`);
+for (const command of ['build', 'wire']) {
+  const called = await cli([command, '--quiet'], inlined);
+  if (called.code !== 0) throw new Error(called.err);
+}
+const inlinedManifest = manifestIn(inlined);
+const inlinedServer = await serveCounting((url) => fileAt(join(inlined, 'site'), url));
 /** The demo's own host has ended. */
 const beforeServer = await serveCounting((url) => {
   const found = fileAt(before, url);
@@ -59,11 +71,14 @@ const beforeServer = await serveCounting((url) => {
 
 interface Choice {
   name: string;
-  preloads: readonly string[] | undefined;
+  server: { origin: string };
+  preloads: readonly string[];
+  /** The file of a face that the page carries a part of. */
+  first?: string | undefined;
   visits: Visit[];
 }
 
-let [earlier, pairs, best, all] = [0, 0, 0, 0];
+let [earlier, pairs, best, all, parts, partsEarlier] = [0, 0, 0, 0, 0, 0];
 const lateBy: number[] = [];
 try {
   for (const line of lines) {
@@ -72,40 +87,49 @@ try {
       for (const { page, preloads: planned, files } of manifest.plan?.pages ?? []) {
         if (chosenPages.length > 0 && !chosenPages.includes(page)) continue;
         const drawn = files.fonts.filter(({ letters }) => letters > 0);
-        const first = [...drawn].sort((a, b) => b.letters - a.letters).map(({ key }) => key);
-        const sets = [planned, [], ...first.map((one) => [one]), first.slice(0, 2), first];
+        const sorted = [...drawn].sort((a, b) => b.letters - a.letters).map(({ key }) => key);
+        const sets = [planned, [], ...sorted.map((one) => [one]), sorted.slice(0, 2), sorted];
         const known = new Set<string>();
-        const choices: Choice[] = [{ name: 'hosted', preloads: undefined, visits: [] }];
+        const choices: Choice[] = [{ name: 'hosted', server: beforeServer, preloads: [], visits: [] }];
         for (const [i, set] of sets.entries()) {
           const key = [...set].sort().join(' ');
           if (known.has(key)) continue;
           known.add(key);
-          choices.push({ name: i === 0 ? 'planned' : `${set.length} preloads`, preloads: set, visits: [] });
+          const name = i === 0 ? 'planned' : `${set.length} preloads`;
+          choices.push({ name, server: kitServer, preloads: set, visits: [] });
         }
+        const first = inlinedManifest.plan?.pages.find((one) => one.page === page)?.first?.of;
+        if (first !== undefined)
+          choices.push({ name: 'first part', server: inlinedServer, preloads: [], first, visits: [] });
         for (let i = 0; i < Number(runs); i++)
           for (const choice of choices) {
             proxy.reset();
-            preloads = choice.preloads ?? [];
-            const { origin } = choice.preloads === undefined ? beforeServer : kitServer;
-            choice.visits.push(await visit(`${origin}/${page}`, proxy.port));
+            preloads = choice.preloads;
+            choice.visits.push(await visit(`${choice.server.origin}/${page}`, proxy.port));
           }
-        const last = ({ paint, fonts }: Visit) => Math.max(paint, ...fonts.values());
+        const last = (own: string | undefined, { paint, fonts }: Visit) =>
+          Math.max(paint, ...[...fonts].flatMap(([key, end]) => (key === own ? [] : [end])));
         const letters = drawn.reduce((sum, font) => sum + font.letters, 0);
-        const mean = ({ paint, fonts }: Visit) =>
-          drawn.reduce((sum, font) => sum + font.letters * Math.max(paint, fonts.get(font.key) ?? paint), 0) /
-          Math.max(1, letters);
-        const rows = choices.map(({ name, preloads: set, visits }) => ({
+        // A face of which the page carries a part is there with it.
+        const mean = (own: string | undefined, { paint, fonts }: Visit) =>
+          drawn.reduce((sum, { key, letters: count }) => {
+            const there = key === own ? paint : (fonts.get(key) ?? paint);
+            return sum + count * Math.max(paint, there);
+          }, 0) / Math.max(1, letters);
+        const rows = choices.map(({ name, server, first: own, visits }) => ({
           name,
-          set,
           paint: median(visits.map(({ paint }) => paint)),
-          last: median(visits.map(last)),
-          mean: set === undefined ? NaN : median(visits.map(mean)),
+          last: median(visits.map((one) => last(own, one))),
+          mean: server === beforeServer ? NaN : median(visits.map((one) => mean(own, one))),
         }));
         for (const { name, paint, last: end, mean: own } of rows)
           console.log(
             `${line.name} | ${page} | ${name} | ${paint.toFixed(0)} | ${Number.isNaN(own) ? '' : own.toFixed(0)} | ${end.toFixed(0)}`,
           );
-        const [hosted, plan, ...others] = rows;
+        const [hosted, plan, ...others] = rows.filter(({ name }) => name !== 'first part');
+        const part = rows.find(({ name }) => name === 'first part');
+        if (part && part.last < hosted.last) partsEarlier++;
+        if (part) parts++;
         pairs++;
         if (plan.last < hosted.last) earlier++;
         // What the first drawing loses counts as what faces win.
@@ -121,10 +145,11 @@ try {
     }
   }
 } finally {
-  await Promise.all([kitServer.close(), beforeServer.close(), host.close()]);
+  await Promise.all([kitServer, beforeServer, inlinedServer, host].map((server) => server.close()));
   rmSync(folder, { recursive: true, force: true });
 }
 console.log(`in its own faces earlier than hosted: ${earlier} of ${pairs}`);
+console.log(`and with a first part in the page: ${partsEarlier} of ${parts}`);
 console.log(
   `the plan’s preloads are the best that were measured, or within 5 %: ${best} of ${all}; most ${(Math.max(...lateBy) * 100).toFixed(1)} % later`,
 );

@@ -6,7 +6,7 @@ import type { EditedFile } from '../../io/edited-files.js';
 import { isBelow, readBytes } from '../../io/read.js';
 import type { SiteFolder } from '../../io/site-folder.js';
 import { headMarkup, type HeadParts } from '../../kit/files/head.js';
-import { wiredPage, type PageWiring } from '../../site/edits/page-edits.js';
+import { blockIn, wiredPage, type PageWiring } from '../../site/edits/page-edits.js';
 import { withStacks, type StackNames } from '../../site/edits/stack-edits.js';
 import { baseOf } from '../../site/html/base-url.js';
 import { readDocument } from '../../site/html/document.js';
@@ -68,14 +68,14 @@ async function wiredOne(
   if (notEditable.test(encoding)) return `it is ${encoding.toUpperCase()}; save it as UTF-8`;
   const { text, bytesOf } = editableText(before);
   const fromRoot = relative(site.root, address).replaceAll('\\', '/');
-  const isWired = needsKit(page, scanned, kit, replaced);
+  const isWired = needsKit(page, withoutBlock(scanned, text), kit, replaced);
   const hasBase = kit.url === undefined && baseOf(readDocument(text, 'none')) !== undefined;
   if (hasBase && isWired)
     return 'it has a base element, which relative URLs start from; set output.url in the config';
   const pathOf = (url: string) => pathIn(url, fromRoot, site);
   const wiring: PageWiring = {
     markup: isWired
-      ? headMarkup({ preloads: preloadsOf(page, kit), loader: loaderFor(page, kit) }, kitBase(kit, fromRoot))
+      ? headMarkup(headPartsOf(page, kit, kitBase(kit, fromRoot)), kitBase(kit, fromRoot))
       : undefined,
     verdict: (kind, url, isAskedOtherwise) =>
       replaced.verdict(kind, url, { page: fromRoot, path: pathOf(url), isWired }, isAskedOtherwise),
@@ -94,6 +94,17 @@ async function wiredOne(
   return { file: named(address), before, after: bytesOf(after) };
 }
 
+/** What the page has of its own, without the rules that an earlier call put into it. */
+function withoutBlock(scanned: ScannedPage, html: string): ScannedPage {
+  const block = blockIn(html);
+  if (!block) return scanned;
+  const lineAt = (place: number) => html.slice(0, place).split(/\r\n|[\r\n\f]/).length;
+  const [first, last] = [lineAt(block.start), lineAt(block.end)];
+  const isPut = ({ file, line }: ScannedPage['fontFaces'][number]) =>
+    file === scanned.page && line >= first && line <= last;
+  return { ...scanned, fontFaces: scanned.fontFaces.filter((face) => !isPut(face)) };
+}
+
 /**
  * Whether a page has a use for the kit: it draws or may draw something of it; or its rules declared a family of the kit, and a
  * script may bring text. Not where it has the kit's rules by a stylesheet of its own.
@@ -109,6 +120,21 @@ function needsKit(
   if (!isRead) return manifest.families.some(({ faces }) => faces.length > 0);
   if (manifest.pages.some((one) => one.page === page) || manifest.otherPages.includes(page)) return true;
   return hasScripts && replaced.declaresFamily(fontFaces);
+}
+
+/** @param base what URLs of the kit start with on the page */
+const headPartsOf = (page: string, kit: KitAtHand, base: string): HeadParts => ({
+  preloads: preloadsOf(page, kit),
+  loader: loaderFor(page, kit),
+  rules: rulesFor(page, kit, base),
+});
+
+/** Of the first part that the page carries. */
+function rulesFor(page: string, { manifest, folder }: KitAtHand, base: string): string | undefined {
+  const file = manifest.plan?.pages.find((one) => one.page === page)?.first?.file;
+  if (file === undefined) return undefined;
+  const rules = new TextDecoder().decode(readBytes(join(folder, file), file));
+  return rules.replace(/url\("(?=faces\/)/g, `url("${encodeURI(base)}`);
 }
 
 /** Those that are planned for the page, else those of the kit that it draws; all of them where the pages weren't read. */

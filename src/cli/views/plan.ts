@@ -1,6 +1,6 @@
 import colors from 'picocolors';
 import type { LoadingPlan, PagePlan, PageTimes } from '../../kit/index.js';
-import { seconds, table, wrapped } from './words.js';
+import { seconds, sizeText, table, wrapped } from './words.js';
 
 const middleOf = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1];
 
@@ -65,6 +65,7 @@ export function planLines(plan: LoadingPlan | undefined, all: boolean): string[]
     ...table(columns, rows),
     '',
     ...wrapped(displayText(plan).split(' '), 100),
+    ...firstPartText(plan).flatMap((text) => ['', ...wrapped(text.split(' '), 100)]),
     ...(all ? ['', ...pages.flatMap(pageLines)] : []),
   ];
 }
@@ -83,6 +84,22 @@ function displayText({ pages, connections: [{ name }] }: LoadingPlan): string {
     ({ share }) => `${Math.round(share * 100)}%`,
   );
   return `On a ${name} swap hides no text; block would hide it for ${seconds(hidden)}; on a first visit fallback draws ${fallback} of the first screenful in its own faces, optional ${optional}.`;
+}
+
+/** What pages carry of a face themselves, or what it would bring. */
+function firstPartText({ pages, connections: [{ name }] }: LoadingPlan): string[] {
+  const parts = pages.flatMap(({ page, first }) => (first ? [{ page, ...first }] : []));
+  if (parts.length === 0) return [];
+  const [offered] = parts.filter(({ file }) => file === undefined);
+  const gains = parts.map(({ lines: [{ gain }] }) => gain).sort((a, b) => a - b);
+  if (offered)
+    return [
+      `With loading: { inline: auto } pages carry what they draw of their main face themselves where that pays: ${offered.page} ${sizeText(offered.bytes)}, and its text would be in it ${seconds(gains[0])} earlier on a ${name}.`,
+    ];
+  const bytes = parts.map((one) => one.bytes);
+  return [
+    `${parts.length} of ${pages.length} pages carry what they draw of their main face themselves, ${sizeText(Math.min(...bytes))} to ${sizeText(Math.max(...bytes))}: their text is in it ${seconds(gains[gains.length >> 1])} earlier on a ${name}.`,
+  ];
 }
 
 /** The preloads of a page, each with what it brings, and what the next would. */

@@ -13,10 +13,12 @@ export interface HeadParts {
    * groups that the page draws, by their numbers, all if left out.
    */
   loader?: { text?: string; faces?: readonly number[] | undefined } | undefined;
+  /** Rules for a first part of a face, which the page carries itself; with URLs that fit it. */
+  rules?: string | undefined;
 }
 
 /** The elements for `<head>`: preloads first, then the loader and the stylesheet. @param base what URLs start with */
-export function headMarkup({ preloads, loader }: HeadParts, base: string): string {
+export function headMarkup({ preloads, loader, rules }: HeadParts, base: string): string {
   const url = (path: string) => escapeHtml(encodeURI(base + path));
   // Fonts are fetched in CORS mode without credentials; a preload that isn't is fetched a second time.
   const hints = preloads.map(
@@ -29,7 +31,8 @@ export function headMarkup({ preloads, loader }: HeadParts, base: string): strin
         ? `<script src="${url('kit.loader.js')}" data-base="${url('')}"${faces}></script>\n`
         : `<script data-base="${url('')}"${faces}>${loader.text}</script>\n`
       : '';
-  return `${hints.join('')}${script}<link rel="stylesheet" href="${url('kit.css')}">\n`;
+  const style = rules === undefined ? '' : `<style>\n${rules}</style>\n`;
+  return `${hints.join('')}${script}<link rel="stylesheet" href="${url('kit.css')}">\n${style}`;
 }
 
 /** Files to preload, in the order of the families. */

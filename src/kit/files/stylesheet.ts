@@ -48,7 +48,8 @@ export function faceRules(face: KitFace, base: string, isGrouped = false): strin
   ].join('\n');
 }
 
-const block = (condition: string, rules: string) => `${condition} {\n${rules.replace(/^(?=.)/gm, '  ')}}\n`;
+export const block = (condition: string, rules: string) =>
+  `${condition} {\n${rules.replace(/^(?=.)/gm, '  ')}}\n`;
 
 /**
  * What stands in for a face: the same family and the same descriptors, so that browsers draw it while the face is on its way and
@@ -118,7 +119,7 @@ function loadingRules(kit: MadeKit): string[] {
   return [`@supports (${isFirefox}) {\n${hidden}${rules.join('')}}\n`];
 }
 
-const isFirefox = '-moz-appearance: none';
+export const isFirefox = '-moz-appearance: none';
 
 /** @param hasRange whether a rule for all of its characters names them, so that others don't fetch it */
 function rulesOf(face: MadeFace, base: string, weight: Range, hasRange = false): string {

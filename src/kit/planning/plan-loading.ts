@@ -11,7 +11,9 @@ import {
   planPage,
   type Connection,
   type PagePlan,
+  type PageFont,
   type PageVisit,
+  type PreloadWishes,
 } from '../timeline/index.js';
 import { groupOf } from './groups.js';
 import type { LoadedFace, LoadedFamily } from './loading.js';
@@ -39,8 +41,15 @@ const [narrow, wide] = [390, 1280];
 /** Headers of an answer, bytes. */
 const headers = 300;
 
+/** What the plan of each page is made of. */
+export interface PlannedVisits {
+  connections: Connection[];
+  visits: (PageVisit & { fonts: readonly PageFont[] })[];
+  wishes: PreloadWishes;
+}
+
 /** @param families with what was decided without a plan, which says what stays */
-export function planLoading({ families, css, text, visits, config }: PlanRequest): LoadingPlan {
+export function plannedVisits({ families, css, text, visits, config }: PlanRequest): PlannedVisits {
   const lines = config.loading.connections.map((one) =>
     typeof one === 'string' ? connections[one] : ownConnection(one),
   );
@@ -68,7 +77,7 @@ export function planLoading({ families, css, text, visits, config }: PlanRequest
     if (!found) setters.set(face, (found = new FaceSetters(face)));
     return found;
   };
-  const pages = visits.flatMap((visit): PagePlan[] => {
+  const withFonts = visits.flatMap((visit): PlannedVisits['visits'] => {
     const paragraphsAt = (at: number) =>
       text.pages.find(({ page, width }) => page === visit.page && width === at)?.paragraphs ?? [];
     // What one screen shows and another doesn't would be fetched in vain on that one.
@@ -93,11 +102,17 @@ export function planLoading({ families, css, text, visits, config }: PlanRequest
       letters: letters.get(key) ?? 0,
     }));
     const kit = { key: kitStylesheet, origin: visit.origin, bytes: stylesheet, kind: 'stylesheet' as const };
-    const wishes = { most: config.budget?.preloads ?? usualPreloads, listed, closed };
-    return [planPage({ ...visit, blocking: [kit, ...visit.blocking], fonts }, lines, wishes)];
+    return [{ ...visit, blocking: [kit, ...visit.blocking], fonts }];
   });
-  return { connections: lines, pages };
+  const wishes = { most: config.budget?.preloads ?? usualPreloads, listed, closed };
+  return { connections: lines, visits: withFonts, wishes };
 }
+
+/** The plan of each page, by what it fetches. */
+export const planLoading = ({ connections: lines, visits, wishes }: PlannedVisits): LoadingPlan => ({
+  connections: lines,
+  pages: visits.map((visit) => planPage(visit, lines, wishes)),
+});
 
 /** Faces as most pages ask for them, as the head of all of them has to; where the config leaves it to the plan. */
 export function withPlan(

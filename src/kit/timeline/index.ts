@@ -20,10 +20,12 @@ export { fetchTimes, usualDelivery, type Delivery, type Fetch, type FetchTimes }
 export {
   kitStylesheet,
   planPage,
+  type FirstPart,
   type HostedBefore,
   type PagePlan,
   type PageTimes,
   type PageVisit,
   type PreloadEffect,
+  type PreloadWishes,
 } from './plan.js';
 export { firstScreenful } from './first-screenful.js';

@@ -45,8 +45,8 @@ export interface Hints {
   preloads: readonly string[];
   /** Whether the server names them, and stylesheets of its own, before the page is made (RFC 8297). */
   early?: boolean;
-  /** Keys of fonts that stand in the page itself. */
-  inlined?: readonly string[];
+  /** Fonts of which a first part stands in the page itself, and its bytes. */
+  inlined?: ReadonlyMap<string, number> | undefined;
 }
 
 /** What a browser takes for itself on a machine, milliseconds. */
@@ -96,10 +96,8 @@ export function pageTimeline(
   delivery: Delivery = usualDelivery,
   work: BrowserWork = noWork,
 ): PageTimeline {
-  const { inlined = [], early = false } = hints;
-  const inlineBytes = page.fonts
-    .filter(({ key }) => inlined.includes(key))
-    .reduce((sum, { bytes }) => sum + bytes * inlineShare, 0);
+  const { inlined = new Map<string, number>(), early = false } = hints;
+  const inlineBytes = [...inlined.values()].reduce((sum, bytes) => sum + bytes * inlineShare, 0);
   const html: Fetch = {
     key: 'page',
     origin: page.origin,
@@ -123,28 +121,26 @@ export function pageTimeline(
     namedIn: from === undefined ? (kind === 'stylesheet' ? named(origin) : inHead) : undefined,
   }));
   const gates = [start.key, ...page.blocking.map(({ key }) => key)];
-  const fonts = page.fonts
-    .filter(({ key }) => !inlined.includes(key))
-    .map(({ key, origin, bytes, group, after }): Fetch => {
-      const isHinted = group !== undefined || hints.preloads.includes(key);
-      const before =
-        after === undefined ? [] : page.fonts.flatMap((font) => (font.group === after ? [font.key] : []));
-      return {
-        key,
-        origin,
-        bytes,
-        priority: priorities.font,
-        after: isHinted ? before : gates,
-        namedIn: isHinted && before.length === 0 ? named(origin) : undefined,
-        waits: isHinted ? 0 : work.drawing,
-      };
-    });
+  const fonts = page.fonts.map(({ key, origin, bytes, group, after }): Fetch => {
+    const isHinted = group !== undefined || hints.preloads.includes(key);
+    const before =
+      after === undefined ? [] : page.fonts.flatMap((font) => (font.group === after ? [font.key] : []));
+    return {
+      key,
+      origin,
+      bytes,
+      priority: priorities.font,
+      after: isHinted ? before : gates,
+      namedIn: isHinted && before.length === 0 ? named(origin) : undefined,
+      waits: isHinted ? 0 : work.drawing,
+    };
+  });
   const fetches = [...(early ? [hint] : []), start, ...(rest.bytes > 0 ? [rest] : []), ...blocking, ...fonts];
   const ahead = (page.preconnects ?? []).map((origin) => ({ origin, namedIn: start.key }));
   const times = fetchTimes(fetches, line, delivery, ahead);
   const end = (key: string) => (times.get(key)?.end ?? Infinity) + work.start;
   const firstPaint = Math.max(...gates.map(end)) + work.drawing;
-  const ends = page.fonts.map(({ key }) => (inlined.includes(key) ? end(start.key) : end(key)));
+  const ends = page.fonts.map(({ key }) => (inlined.has(key) ? end(start.key) : end(key)));
   const told = page.fonts.map(({ key, display, group }, i): FontTimes => {
     const together = page.fonts.map((other, j) => (other.group === group ? ends[j] : 0));
     const there = group === undefined ? ends[i] : Math.max(...together);

@@ -69,6 +69,7 @@ export interface PagePlan {
   /** One for each preload, then what the next one would do. */
   effects: PreloadEffect[];
   next: PreloadEffect | undefined;
+  first?: FirstPart | undefined;
   lines: {
     connection: string;
     hosted?: PageTimes;
@@ -92,23 +93,39 @@ export interface PreloadWishes {
   closed: ReadonlySet<string>;
 }
 
+/** The first part of a face in the page itself: what it draws of it, with which its text is there at once. */
+export interface FirstPart {
+  /** The file that has all of it. */
+  of: string;
+  /** As WOFF2. */
+  bytes: number;
+  lines: PreloadEffect['lines'];
+  /** The file of the kit whose rules go into the page; undefined where it isn't wanted, and this says what it would bring. */
+  file?: string | undefined;
+}
+
 /**
  * Preloads of a page: of the fonts that its first screenful draws those that bring its text into its faces earlier than they
  * hold up the first drawing, on the mean of the lines.
+ *
+ * @param inlined fonts of which a first part stands in the page, and its bytes
  */
 export function planPage(
   { page, hosted, ...files }: PageVisit & { fonts: readonly PageFont[] },
   lines: readonly Connection[],
   { most, listed, closed }: PreloadWishes,
+  inlined?: ReadonlyMap<string, number>,
 ): PagePlan {
   const timesWith = (preloads: readonly string[], early = false) =>
-    lines.map((line) => pageTimeline(files, { preloads, early }, line));
+    lines.map((line) => pageTimeline(files, { preloads, early, inlined }, line));
   const sorted = [...files.fonts].sort((a, b) => b.letters - a.letters);
   const fixed = sorted.filter(({ key }) => listed.has(key));
-  const open = sorted.filter(({ key, letters }) => letters > 0 && !listed.has(key) && !closed.has(key));
-  const plain = timesWith([]);
+  const open = sorted.filter(
+    ({ key, letters }) => letters > 0 && !listed.has(key) && !closed.has(key) && inlined?.has(key) !== true,
+  );
+  const plain = lines.map((line) => pageTimeline(files, { preloads: [] }, line));
   let preloads: string[] = [];
-  let now = plain;
+  let now = timesWith([]);
   const effects: PreloadEffect[] = [];
   let next: PreloadEffect | undefined;
   for (const { key } of [...fixed, ...open]) {

@@ -10,9 +10,10 @@ export const loadingMarks = {
   Cyrillic: 0xf0004,
 } as const;
 
-const codes = Object.values(loadingMarks)
-  .map((code) => code.toString(16))
-  .join('|');
+/** The same for a first part of a face that stands in a page. */
+export const firstPartMark = 0xf0005;
+
+const codes = [...Object.values(loadingMarks), firstPartMark].map((code) => code.toString(16)).join('|');
 
 /** Finds them in a `unicode-range`. */
 export const markInRange = new RegExp(`\\bU\\+(?:${codes})\\b`, 'i');

@@ -4,6 +4,7 @@ import escapeHtml from 'escape-html';
 import { parse, type DefaultTreeAdapterMap } from 'parse5';
 import { applied, removal, withoutInner, type Edit } from './edits.js';
 import { elementsOf, type Element } from './elements.js';
+import { markInRange } from '../css/loading-mark.js';
 import { headPlace } from './head-insertion.js';
 import { stylesheetEdits, type ReplacedRules, type Verdict } from './stylesheet-edits.js';
 
@@ -214,12 +215,18 @@ function* nodesOf(parent: DefaultTreeAdapterMap['parentNode']): Generator<Node> 
 
 const isComment = (node: Node, text: string): boolean => 'data' in node && node.data.trim() === text;
 
-/** Links, the loader, white space, and elements that the page leaves to be understood. */
+/** Links, the loader, a first part of a face, white space, and elements that the page leaves to be understood. */
 const isOfBlock = (node: Node): boolean =>
   'tagName' in node
-    ? node.tagName === 'link' || isLoader(node) || !node.sourceCodeLocation
-    : 'value' in node &&
-      (node.value.trim() === '' || (node.parentNode !== null && isLoader(node.parentNode)));
+    ? node.tagName === 'link' || isOfKit(node) || !node.sourceCodeLocation
+    : 'value' in node && (node.value.trim() === '' || (node.parentNode !== null && isOfKit(node.parentNode)));
+
+const isOfKit = (node: DefaultTreeAdapterMap['parentNode']): boolean => isLoader(node) || isFirstPart(node);
+
+const isFirstPart = (node: DefaultTreeAdapterMap['parentNode']): boolean =>
+  'tagName' in node &&
+  node.tagName === 'style' &&
+  node.childNodes.some((child) => 'value' in child && markInRange.test(child.value));
 
 const isLoader = (node: DefaultTreeAdapterMap['parentNode']): boolean =>
   'tagName' in node && node.tagName === 'script' && node.attrs.some(({ name }) => name === 'data-base');
