@@ -20,7 +20,7 @@ const layers = {
     built,
   ],
   app: ['^src/(app|kit|config|io|site|core|data)/', '^src/(errors|findings|version)\\.ts$', built],
-  rehearsal: ['^src/(rehearsal|app|kit|config|io|site|core|data)/', root],
+  rehearsal: ['^src/(rehearsal|app|kit|config|io|site|core|data)/', root, built],
   plugins: ['^src/(plugins|app|kit|config|io|site|core|data)/', root],
   cli: ['^src/(cli|app|rehearsal|core|data|kit)/', '^src/(errors|findings|version)\\.ts$'],
   bin: ['^src/(bin|cli)/'],

@@ -44,6 +44,11 @@ export const commands: readonly { name: string; summary: string; load: () => Pro
     load: () => import('./commands/build.js'),
   },
   {
+    name: 'rehearse',
+    summary: 'see the site on a slow line, with fonts stalling or failing, and what moves',
+    load: () => import('./commands/rehearse.js'),
+  },
+  {
     name: 'wire',
     summary: 'put the kit into the pages of its site, and take out what it replaces',
     load: () => import('./commands/wire.js'),

@@ -28,6 +28,8 @@ const fromZlib = [
   'crc32',
   'deflateSync',
   'gunzip',
+  'gunzipSync',
+  'gzipSync',
   'inflate',
   'inflateRaw',
   'inflateSync',

@@ -1,0 +1,94 @@
+import { Option, type Command } from 'commander';
+import type { Conditions } from '../../rehearsal/conditions.js';
+import { choices, usualConditions } from '../../rehearsal/conditions.js';
+import { DenseGlyphError } from '../../errors.js';
+import { Reporter } from '../reporter.js';
+import type { CommonOptions, Terminal } from '../terminal.js';
+import { conditionsLine, keyLines, nextCondition, rehearsalLines } from '../views/rehearse.js';
+
+export const summary = 'see the site on a slow line, with fonts stalling or failing, and what moves';
+/** In the order of the work. */
+export const order = 70;
+
+interface RehearseOptions extends CommonOptions {
+  port: string;
+  host?: string;
+  line: string;
+  paced: Conditions['paced'];
+  fonts: Conditions['fonts'];
+  display: Conditions['display'];
+  standIns: Conditions['standIns'];
+  marked?: boolean;
+  against?: string;
+}
+
+export function configure(command: Command, terminal: Terminal): void {
+  const choice = (flags: string, text: string, name: 'line' | 'paced' | 'fonts' | 'display' | 'standIns') =>
+    new Option(flags, text).choices(choices[name]).default(usualConditions[name]);
+  command
+    .argument('[site]', 'the folder that is served, or the URL of a running server')
+    .option('--port <number>', 'the port to serve on', '8430')
+    .option('--host <address>', 'another address than this machine’s own, for telephones in the same network')
+    .addOption(choice('--line <name>', 'the line that is paced', 'line'))
+    .addOption(choice('--paced <what>', 'what the line holds up', 'paced'))
+    .addOption(choice('--fonts <how>', 'how font files are delivered', 'fonts'))
+    .addOption(choice('--display <value>', 'font-display of all faces', 'display'))
+    .addOption(choice('--stand-ins <state>', 'local fonts as tuned, as they are, or none', 'standIns'))
+    .option('--marked', 'mark letters by the face that draws them')
+    .option('--against <dir>', 'another state of the site, to load beside it on the same line')
+    .addHelpText(
+      'after',
+      '\nExample:\n  dense-glyph rehearse site --line "slow phone"\n  dense-glyph rehearse http://localhost:5173\n',
+    )
+    .action(async (site: string | undefined, options: RehearseOptions) => {
+      const reporter = new Reporter(terminal, options);
+      const { rehearse } = await import('../../rehearsal/rehearse.js');
+      const { line, paced, fonts, display, standIns, marked = false, host, against } = options;
+      const conditions = { line, paced, fonts, display, standIns, marked };
+      const port = portFrom(options.port);
+      const running = await rehearse({ site, folder: terminal.folder, port, host, conditions, against });
+      reporter.result({
+        rehearsalVersion: 1,
+        origin: running.origin,
+        site: running.site,
+        conditions: running.conditions(),
+      });
+      reporter.say(...rehearsalLines(running), ...(terminal.asks ? keyLines : ['        Ctrl+C ends it']));
+      if (terminal.asks) listenToKeys(running, reporter);
+    });
+}
+
+function portFrom(text: string): number {
+  const port = Number(text);
+  if (Number.isInteger(port) && port >= 0 && port <= 65_535) return port;
+  throw new DenseGlyphError(
+    'call-invalid',
+    `--port: "${text}" is not a port`,
+    {},
+    'give a number up to 65535',
+  );
+}
+
+/** Conditions are changed by single keys; pages draw themselves anew. */
+function listenToKeys(
+  running: {
+    conditions: () => Conditions;
+    change: (change: Partial<Conditions>) => void;
+    close: () => Promise<void>;
+  },
+  reporter: Reporter,
+): void {
+  const { stdin } = process;
+  stdin.setRawMode(true).resume().setEncoding('utf8');
+  stdin.on('data', (key: string) => {
+    if (key === '\u0003' || key === 'q') {
+      stdin.setRawMode(false).pause();
+      void running.close();
+      return;
+    }
+    const change = nextCondition(key, running.conditions());
+    if (!change) return;
+    running.change(change);
+    reporter.say(conditionsLine(running.conditions()));
+  });
+}
