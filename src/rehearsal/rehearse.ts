@@ -103,7 +103,7 @@ async function freePort(cause: unknown, port: number, host: string | undefined):
 }
 
 /** The folder of the kit's config, as far as a look into it tells. */
-function siteOfConfig(folder: string): string {
+export function siteOfConfig(folder: string): string {
   for (const name of ['dense-glyph.config.yaml', 'dense-glyph.config.yml', 'dense-glyph.config.json']) {
     try {
       const text = readFileSync(join(folder, name), 'utf8');

@@ -13,7 +13,7 @@ import { filesIn, readSample, sampleFonts } from '../../test-support/paths.js';
 import { manifestIn } from '../../test-support/project.js';
 import { Arguments } from '../homecoming/arguments.js';
 import { fileAt, serveCounting } from '../homecoming/serve.js';
-import { startPacingProxy } from './pacing-proxy.js';
+import { startPacingProxy } from '#src/rehearsal/recording/pacing-proxy.js';
 import { median, visit, type Visit } from './visit.js';
 
 const args = new Arguments();

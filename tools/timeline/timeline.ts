@@ -9,7 +9,7 @@ import type { Manifest } from '#src/kit/index.js';
 import { cli } from '../../test-support/cli.js';
 import { Arguments } from '../homecoming/arguments.js';
 import { fileAt, serveCounting } from '../homecoming/serve.js';
-import { startPacingProxy } from './pacing-proxy.js';
+import { startPacingProxy } from '#src/rehearsal/recording/pacing-proxy.js';
 import { median, visit, type Visit } from './visit.js';
 
 const args = new Arguments();

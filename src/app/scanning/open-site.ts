@@ -1,7 +1,7 @@
 import { relative } from 'node:path';
 import { DenseGlyphError } from '../../errors.js';
 import { script as snapshot } from '../../browser/built/snapshot.js';
-import type { Environment, HeadlessBrowser } from '../../io/browser.js';
+import type { Environment, HeadlessBrowser } from '../../io/browsers/chromium.js';
 import type { Site, SitePage } from '../../site/scanning/site.js';
 import { readSite, type SiteFolder } from '../../io/site-folder.js';
 import type { OnPages, SiteProblem } from '../../site/usage/found-on-pages.js';
@@ -77,7 +77,7 @@ export async function openSite(request: SiteRequest, progress?: OnProgress): Pro
 }
 
 const startBrowser = async (environment: Environment = {}): Promise<HeadlessBrowser> =>
-  (await import('../../io/browser.js')).HeadlessBrowser.start(environment);
+  (await import('../../io/browsers/chromium.js')).HeadlessBrowser.start(environment);
 
 const readerBy =
   (browser: HeadlessBrowser): PageReader =>

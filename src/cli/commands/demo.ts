@@ -4,6 +4,7 @@ import { DenseGlyphError } from '../../errors.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import { demoLines } from '../views/demo.js';
+import { recordingLines } from '../views/recording.js';
 
 export const summary = 'run the whole of it on the sample site';
 /** In the order of the work. */
@@ -31,6 +32,7 @@ export function configure(command: Command, terminal: Terminal): void {
         const result = await demo(request, reporter.onProgress);
         reporter.result(result);
         reporter.say(...demoLines(result, terminal.folder, host));
+        if (reporter.isHeard) await recordBoth(result, reporter);
         if (options.serve) await serve(result, port, reporter);
         else if (!options.json)
           reporter.say('', 'Next  open them, or see both over HTTP with dense-glyph demo --serve');
@@ -38,6 +40,28 @@ export function configure(command: Command, terminal: Terminal): void {
         if (!options.serve) await host.close();
       }
     });
+}
+
+/** Before and after on a slow line, where there is a browser to see them. */
+async function recordBoth({ folder, pages }: DemoResult, reporter: Reporter): Promise<void> {
+  const { record } = await import('../../rehearsal/recording/record.js');
+  const page = pages.includes('index.html') ? 'index.html' : pages[0];
+  const request = { site: 'site', against: 'before', folder, out: 'recording', pages: [page] };
+  try {
+    const { environment } = reporter.terminal;
+    const { recording, report } = await record(
+      { ...request, lines: ['slow phone'], repeat: 1, environment },
+      ({ done, total, what }) =>
+        reporter.onProgress({ task: 'recording', item: what, done, total, bytes: done, totalBytes: total }),
+    );
+    reporter.say('', ...recordingLines(recording, report, reporter.terminal.folder));
+  } catch (cause) {
+    if (!(cause instanceof DenseGlyphError) || cause.code !== 'browser-missing') throw cause;
+    reporter.say(
+      '',
+      'With puppeteer-core and a Chromium, it also records both on a slow line: dense-glyph rehearse --record',
+    );
+  }
 }
 
 function readPort(text: string): number {

@@ -4,6 +4,8 @@ import { choices, usualConditions } from '../../rehearsal/conditions.js';
 import { DenseGlyphError } from '../../errors.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
+import { withoutPictures } from '../../rehearsal/recording/recording.js';
+import { recordingLines } from '../views/recording.js';
 import { conditionsLine, keyLines, nextCondition, rehearsalLines } from '../views/rehearse.js';
 
 export const summary = 'see the site on a slow line, with fonts stalling or failing, and what moves';
@@ -20,6 +22,9 @@ interface RehearseOptions extends CommonOptions {
   standIns: Conditions['standIns'];
   marked?: boolean;
   against?: string;
+  record?: string;
+  pages?: string[];
+  repeat: string;
 }
 
 export function configure(command: Command, terminal: Terminal): void {
@@ -36,12 +41,22 @@ export function configure(command: Command, terminal: Terminal): void {
     .addOption(choice('--stand-ins <state>', 'local fonts as tuned, as they are, or none', 'standIns'))
     .option('--marked', 'mark letters by the face that draws them')
     .option('--against <dir>', 'another state of the site, to load beside it on the same line')
+    .option(
+      '--record <dir>',
+      'visit pages in an installed Chromium, and write what a visitor sees, with pictures',
+    )
+    .option('--pages <pages...>', 'the pages to record; the start page and some others if left out')
+    .option('--repeat <n>', 'visits to each page in each state, in turns', '1')
     .addHelpText(
       'after',
       '\nExample:\n  dense-glyph rehearse site --line "slow phone"\n  dense-glyph rehearse http://localhost:5173\n',
     )
     .action(async (site: string | undefined, options: RehearseOptions) => {
       const reporter = new Reporter(terminal, options);
+      if (options.record !== undefined) {
+        await recordTo(options.record, site, options, reporter);
+        return;
+      }
       const { rehearse } = await import('../../rehearsal/rehearse.js');
       const { line, paced, fonts, display, standIns, marked = false, host, against } = options;
       const conditions = { line, paced, fonts, display, standIns, marked };
@@ -56,6 +71,30 @@ export function configure(command: Command, terminal: Terminal): void {
       reporter.say(...rehearsalLines(running), ...(terminal.asks ? keyLines : ['        Ctrl+C ends it']));
       if (terminal.asks) listenToKeys(running, reporter);
     });
+}
+
+async function recordTo(
+  out: string,
+  site: string | undefined,
+  { line, against, pages, repeat }: RehearseOptions,
+  reporter: Reporter,
+): Promise<void> {
+  const times = Number(repeat);
+  if (!Number.isInteger(times) || times < 1 || times > 100)
+    throw new DenseGlyphError('call-invalid', `--repeat: "${repeat}" is no count`, {}, 'give 1 to 100');
+  if (line === 'none')
+    throw new DenseGlyphError('call-invalid', '--line none holds nothing up', {}, 'name a line to record on');
+  const { folder, environment } = reporter.terminal;
+  const { record } = await import('../../rehearsal/recording/record.js');
+  const { siteOfConfig } = await import('../../rehearsal/rehearse.js');
+  const request = { against, folder, out, pages, lines: [line], repeat: times, environment };
+  const { recording, report } = await record(
+    { ...request, site: site ?? siteOfConfig(folder) },
+    ({ done, total, what }) =>
+      reporter.onProgress({ task: 'recording', item: what, done, total, bytes: done, totalBytes: total }),
+  );
+  reporter.result(withoutPictures(recording));
+  reporter.say(...recordingLines(recording, report, folder));
 }
 
 function portFrom(text: string): number {

@@ -2,7 +2,7 @@ import { existsSync } from 'node:fs';
 import { userInfo } from 'node:os';
 import { delimiter, join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
-import { DenseGlyphError } from '../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 
 /** What Chromium is called, where it is on PATH. */
 const names = ['chromium', 'chromium-browser', 'google-chrome', 'google-chrome-stable', 'microsoft-edge'];
@@ -74,6 +74,19 @@ export class HeadlessBrowser {
     } finally {
       await page.close();
     }
+  }
+
+  /**
+   * A tab of its own, without anything in its cache, whose requests go through a proxy.
+   *
+   * @param proxy as in `http://127.0.0.1:3128`; also for this machine's own addresses
+   */
+  async tab(proxy: string): Promise<{ page: Page; close: () => Promise<void> }> {
+    const context = await this.browser.createBrowserContext({
+      proxyServer: proxy,
+      proxyBypassList: ['<-loopback>'],
+    });
+    return { page: await context.newPage(), close: () => context.close() };
   }
 
   async end(): Promise<void> {
