@@ -63,8 +63,9 @@ async function marked(
     const { face } = faceStyleOf(font);
     const shape = { slanted: face.style !== 'normal', bold: face.weight[1] >= 600 && face.weight[0] >= 500 };
     // As heavy as it was, so that a line takes as long.
-    const format = isWoff2(bytes) ? 'woff2' : 'ttf';
-    const written = await writeFont(markedFont(font, { shape, color }), format);
+    const copy = markedFont(font, { shape, color });
+    const plain = copy.flavour === 'cff' ? 'otf' : 'ttf';
+    const written = await writeFont(copy, isWoff2(bytes) ? 'woff2' : plain);
     const inside = `${face.family} ${faceLabel(face)}`;
     return { bytes: written.bytes, face: { path, color: `rgb(${color.join(' ')})`, shape, inside } };
   } catch (cause) {

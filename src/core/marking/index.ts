@@ -3,10 +3,11 @@
  */
 import { Writer } from '../bytes/writer.js';
 import { DenseGlyphError } from '../../errors.js';
-import { toTrueType } from '../outlines/index.js';
+import { outlinesOf } from '../outlines/index.js';
 import { fontOf, type Font } from '../sfnt/font.js';
 import { head, loca, maxp, post } from '../tables/index.js';
-import { markGlyph, type MarkShape } from './mark-glyph.js';
+import { cffWithOneMore } from '../subset/cff.js';
+import { cffMark, glyfMark, leftOf, markPoints, type MarkShape } from './mark-glyph.js';
 import { withOneMore } from './glyph-variations.js';
 
 export type { MarkShape } from './mark-glyph.js';
@@ -27,51 +28,70 @@ const textColor = 0xffff;
 
 /**
  * A font whose letters are drawn with a mark below them, in a colour: layers of COLR (OpenType 1.9, version 0), which take neither
- * room nor characters. CFF outlines become TrueType outlines.
+ * room nor characters. Outlines, hints and metrics stay as they are.
  *
- * @throws DenseGlyphError `conversion-impossible` for fonts that have colours, or whose outlines vary as CFF2; `table-damaged`,
+ * @throws DenseGlyphError `conversion-impossible` for fonts that have colours, or whose outlines are CFF2; `table-damaged`,
  *   `table-missing`
  */
 export function markedFont(font: Font, { shape, color }: Mark): Font {
-  if (colored.some((tag) => font.has(tag)))
-    throw new DenseGlyphError('conversion-impossible', 'the font has colours of its own');
-  const source = font.has('glyf') ? font : toTrueType(font).font;
-  const { numGlyphs, limits } = source.table(maxp);
-  const header = source.table(head);
-  const glyph = markGlyph(shape, header.unitsPerEm);
-  const tables = source.tables();
+  const refused = colored.some((tag) => font.has(tag)) ? 'the font has colours of its own' : undefined;
+  const reason = refused ?? (font.has('CFF2') ? 'its outlines are CFF2' : undefined);
+  if (reason !== undefined) throw new DenseGlyphError('conversion-impossible', reason);
+  const limits = font.table(maxp);
+  const { numGlyphs } = limits;
+  const points = markPoints(shape, font.table(head).unitsPerEm);
+  const tables = font.tables();
   for (const tag of perGlyph) tables.delete(tag);
-  const outlines = source.bytesOf('glyf');
-  const { offsets } = source.table(loca);
-  const start = outlines.length + (outlines.length % 2);
-  const all = new Uint8Array(start + glyph.bytes.length);
-  all.set(outlines);
-  all.set(glyph.bytes, start);
-  tables.set('glyf', all);
-  const places = new Writer((numGlyphs + 2) * 4);
-  for (let i = 0; i < numGlyphs; i++) places.uint32(offsets[i]);
-  tables.set('loca', places.uint32(start).uint32(all.length).bytes());
-  tables.set('head', head.serialise({ ...header, indexToLocFormat: 1 }));
-  const most = limits && {
-    ...limits,
-    maxPoints: Math.max(limits.maxPoints, 4),
-    maxContours: Math.max(limits.maxContours, 1),
-  };
-  tables.set(
-    'maxp',
-    maxp.serialise({ ...source.table(maxp), numGlyphs: numGlyphs + 1, ...(most ? { limits: most } : {}) }),
-  );
+  for (const [tag, bytes] of font.has('glyf')
+    ? withGlyf(font, glyfMark(points))
+    : withCff(font, cffMark(points)))
+    tables.set(tag, bytes);
+  tables.set('maxp', maxp.serialise(withMarkCounted(limits)));
   // Glyphs beyond the widths have the last one.
-  tables.set('hmtx', withOneMoreBearing(source.bytesOf('hmtx'), glyph.left));
-  if (source.has('vmtx')) tables.set('vmtx', withOneMoreBearing(source.bytesOf('vmtx'), 0));
-  if (source.has('post')) tables.set('post', post.serialise({ ...source.table(post), version: 0x00030000 }));
-  if (source.has('gvar')) tables.set('gvar', withOneMore(source.bytesOf('gvar')));
-  const drawn: number[] = [];
-  for (let i = 0; i < numGlyphs; i++) if (offsets[i + 1] > offsets[i]) drawn.push(i);
+  tables.set('hmtx', withOneMoreBearing(font.bytesOf('hmtx'), leftOf(points)));
+  if (font.has('vmtx')) tables.set('vmtx', withOneMoreBearing(font.bytesOf('vmtx'), 0));
+  if (font.has('post')) tables.set('post', post.serialise({ ...font.table(post), version: 0x00030000 }));
+  const outlines = outlinesOf(font);
+  const isDrawn = (glyph: number) => outlines.outlineOf(glyph).segments.length > 0;
+  const drawn = Array.from({ length: numGlyphs }, (_, glyph) => glyph).filter(isDrawn);
   tables.set('COLR', layers(drawn, numGlyphs));
   tables.set('CPAL', palette(color));
-  return fontOf('truetype', tables);
+  return fontOf(font.flavour, tables);
 }
+
+function withGlyf(font: Font, mark: Uint8Array): [tag: string, bytes: Uint8Array][] {
+  const outlines = font.bytesOf('glyf');
+  const { offsets } = font.table(loca);
+  const start = outlines.length + (outlines.length % 2);
+  const all = new Uint8Array(start + mark.length);
+  all.set(outlines);
+  all.set(mark, start);
+  const places = new Writer((offsets.length + 1) * 4);
+  for (const offset of offsets.subarray(0, -1)) places.uint32(offset);
+  places.uint32(start).uint32(all.length);
+  return [
+    ['glyf', all],
+    ['loca', places.bytes()],
+    ['head', head.serialise({ ...font.table(head), indexToLocFormat: 1 })],
+    ...(font.has('gvar') ? [['gvar', withOneMore(font.bytesOf('gvar'))] as [string, Uint8Array]] : []),
+  ];
+}
+
+const withCff = (font: Font, mark: Uint8Array): [tag: string, bytes: Uint8Array][] => [
+  ['CFF ', cffWithOneMore(font, mark)],
+];
+
+const withMarkCounted = ({ version, numGlyphs, limits }: maxp.Maxp): maxp.Maxp => ({
+  version,
+  numGlyphs: numGlyphs + 1,
+  ...(limits && {
+    limits: {
+      ...limits,
+      maxPoints: Math.max(limits.maxPoints, 4),
+      maxContours: Math.max(limits.maxContours, 1),
+    },
+  }),
+});
 
 function withOneMoreBearing(metrics: Uint8Array, bearing: number): Uint8Array {
   return new Writer(metrics.length + 2).write(metrics).int16(bearing).bytes();

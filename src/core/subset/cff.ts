@@ -2,7 +2,7 @@
 
 import { brotliCompressSync, constants } from 'node:zlib';
 import { Reader } from '../bytes/reader.js';
-import type { GlyphMap } from '../layout/common/glyph-map.js';
+import { GlyphMap } from '../layout/common/glyph-map.js';
 import { operator, readRawDict } from '../outlines/cff-data.js';
 import { readCff, type Cff } from '../outlines/cff.js';
 import type { Font } from '../sfnt/font.js';
@@ -21,10 +21,22 @@ export function keptCff(font: Font, map: GlyphMap, hinted: boolean): Uint8Array 
   const cff = readCff(font);
   const flat = flatCharstrings(cff, map, hinted);
   const called = calledSubroutines(cff, map);
-  const forms = [writeCff(cff, map, { charstrings: flat, global: [], local: new Map() }, hinted)];
+  const forms = [writeCff(cff, map.oldIds, { charstrings: flat, global: [], local: new Map() }, hinted)];
   if (called && (called.global.length > 0 || called.local.size > 0 || hinted))
-    forms.push(writeCff(cff, map, called, true));
+    forms.push(writeCff(cff, map.oldIds, called, true));
   return smallest(forms);
+}
+
+/** The table with a glyph more at its end, whose charstring is given; all others keep their hints. */
+export function cffWithOneMore(font: Font, charstring: Uint8Array): Uint8Array {
+  const cff = readCff(font);
+  const { count } = cff.charStrings;
+  const map = new GlyphMap(
+    Array.from({ length: count }, (_, i) => i),
+    count,
+  );
+  const charstrings = [...flatCharstrings(cff, map, true), charstring];
+  return writeCff(cff, [...map.oldIds, 0], { charstrings, global: [], local: new Map() }, true);
 }
 
 function smallest(forms: readonly Uint8Array[]): Uint8Array {
@@ -40,14 +52,15 @@ function compressedSize(bytes: Uint8Array): number {
   }).length;
 }
 
+/** @param oldIds whose Private DICT each charstring has */
 function writeCff(
   cff: Cff,
-  map: GlyphMap,
+  oldIds: readonly number[],
   { charstrings, global, local }: CalledSubroutines,
   hinted: boolean,
 ): Uint8Array {
   const { name, topDict, fontDicts } = cff.stored!;
-  const usedDicts = [...new Set(map.oldIds.map((oldId) => cff.fontDictOf(oldId)))].sort((a, b) => a - b);
+  const usedDicts = [...new Set(oldIds.map((oldId) => cff.fontDictOf(oldId)))].sort((a, b) => a - b);
   const privates = usedDicts.map((fontDict): WrittenPrivate => {
     const entries = [...readRawDict(new Reader(cff.privateAt(fontDict).bytes, cff.tag))];
     const dict = entries.filter(([key]) => key !== operator.subrs && (hinted || !hintOperators.has(key)));
@@ -58,7 +71,7 @@ function writeCff(
     topDict,
     isCid: fontDicts !== undefined,
     privates,
-    privateOf: map.oldIds.map((oldId) => usedDicts.indexOf(cff.fontDictOf(oldId))),
+    privateOf: oldIds.map((oldId) => usedDicts.indexOf(cff.fontDictOf(oldId))),
     charstrings,
     global,
   });

@@ -1,0 +1,262 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { cpSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { rehearse, type Rehearsed } from '#src/rehearsal/rehearse.js';
+import type { Conditions } from '#src/rehearsal/conditions.js';
+import { cli } from '../../test-support/cli.js';
+import { availableEngines, launchChromium, startEngine, type Engine } from '../../test-support/engines.js';
+
+let folder: string;
+let site: string;
+const running: Rehearsed[] = [];
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-rehearsed-'));
+  const { code } = await cli(['demo', '--out', 'demo', '--quiet'], folder);
+  expect(code).toBe(0);
+  site = join(folder, 'demo/site');
+}, 60_000);
+afterAll(async () => {
+  await Promise.all(running.map((one) => one.close()));
+  rmSync(folder, { recursive: true, force: true });
+});
+
+async function served(conditions: Partial<Conditions>, root = site): Promise<Rehearsed> {
+  const one = await rehearse({ site: root, folder, port: 0, conditions: { line: 'none', ...conditions } });
+  running.push(one);
+  return one;
+}
+
+/** What the panel says, once it has come to rest. */
+const panelText = `
+  const root = () => document.querySelector('[data-rehearsal]')?.shadowRoot;
+  let before = '';
+  for (let i = 0; i < 60; i++) {
+    await new Promise((done) => setTimeout(done, 250));
+    const now = root()?.querySelector('.panel')?.innerText ?? '';
+    if (now !== '' && now === before && i > 6) break;
+    before = now;
+  }`;
+
+describe.each(availableEngines())('%s', (engineName) => {
+  let engine: Engine;
+  beforeAll(async () => {
+    engine = await startEngine(engineName, { unhinted: true });
+  });
+  afterAll(() => engine.close());
+
+  test('the panel says what the browser says, and is worked by keys', async () => {
+    const { origin } = await served({ line: 'fast phone' });
+    await engine.open(`${origin}/index.html`);
+    const told = await engine.run<{
+      summary: string;
+      rows: string[][];
+      paint: number;
+      fonts: Record<string, number>;
+    }>(`${panelText}
+      return {
+        summary: root().querySelector('.summary').textContent,
+        rows: [...root().querySelectorAll('table')[0].tBodies[0].rows].map((row) => [...row.cells].slice(0, 5).map((cell) => cell.textContent)),
+        paint: performance.getEntriesByName('first-contentful-paint')[0].startTime,
+        fonts: Object.fromEntries(performance.getEntriesByType('resource').filter(({ name }) => /woff2/.test(name)).map(({ name, responseEnd }) => [name.replace(/.*\\//, ''), responseEnd])),
+      };`);
+    expect(told.summary).toContain(`text ${(told.paint / 1000).toFixed(2)} s`);
+    const faces = told.rows.map(([name]) => name).sort();
+    expect(faces).toEqual(['Ferrywake Sans 300–800', 'Ferrywake Sans 300–800 italic', 'Lampbuoy Slab 700']);
+    for (const [name, state, drawn] of told.rows) {
+      expect([name, state]).toEqual([name, 'there']);
+      // A face is drawn once its file is there, and not long after.
+      const file = Object.entries(told.fonts).find(([key]) =>
+        key.startsWith(
+          name.includes('Slab')
+            ? 'lampbuoy'
+            : name.includes('italic')
+              ? 'ferrywake-sans-300-800i'
+              : 'ferrywake-sans-300-800n',
+        ),
+      )![1];
+      const at = Number(drawn.replace(' s', '')) * 1000;
+      expect(at).toBeGreaterThanOrEqual(file - 20);
+      // WebKit says so late.
+      if (engineName !== 'webkit') expect(at).toBeLessThan(file + 1500);
+    }
+    const states = await engine.run<boolean[]>(`${panelText}
+      const button = root().querySelector('.panel > button');
+      const open = () => button.getAttribute('aria-expanded') === 'true';
+      const press = () => dispatchEvent(new KeyboardEvent('keydown', { altKey: true, shiftKey: true, code: 'KeyR' }));
+      const seen = [open()];
+      press(); seen.push(open());
+      press(); seen.push(open());
+      return seen;`);
+    expect(states).toEqual([true, false, true]);
+  });
+
+  test.each<[Partial<Conditions>, string, RegExp]>([
+    [{ fonts: 'stalled' }, 'on its way', /faces on their way/],
+    [{ fonts: 'failing' }, 'failed', /faces –/],
+    [{ fonts: 'blocked' }, 'failed', /faces –/],
+  ])('%j: text is seen in its stand-ins, and the panel says so', async (conditions, state, summary) => {
+    const { origin } = await served(conditions);
+    // A page with fonts that stall never loads in the end.
+    void engine.open(`${origin}/index.html`).catch(() => undefined);
+    if (engineName === 'webkit' && conditions.fonts === 'stalled') {
+      // Its driver waits for the load: the fonts are let go, and fail then.
+      await new Promise((done) => setTimeout(done, 2500));
+      running.at(-1)!.change({ fonts: 'failing' });
+      await new Promise((done) => setTimeout(done, 3000));
+    }
+    await new Promise((done) => setTimeout(done, 2000));
+    const told = await engine.run<{ summary: string; states: string[]; height: number }>(`${panelText}
+      return {
+        summary: root().querySelector('.summary').textContent,
+        states: [...root().querySelectorAll('table')[0].tBodies[0].rows].map((row) => row.cells[1].textContent),
+        height: document.querySelector('h1').getBoundingClientRect().height,
+      };`);
+    if (!(engineName === 'webkit' && conditions.fonts === 'stalled')) {
+      expect(told.summary).toMatch(summary);
+      expect(told.states).toContain(state);
+    }
+    expect(told.states).not.toContain('there');
+    expect(told.height).toBeGreaterThan(20);
+    await running.pop()!.close();
+  });
+
+  test('marks take no room', async () => {
+    const boxes = async (marked: boolean) => {
+      const { origin } = await served({ marked });
+      await engine.open(`${origin}/notices.html`);
+      return engine.run<string[]>(`
+        await document.fonts.ready;
+        await new Promise((done) => setTimeout(done, 800));
+        return [...document.querySelectorAll('body *')].map((element) => {
+          const { x, y, width, height } = element.getBoundingClientRect();
+          return [element.tagName, x, y, width, height].join(' ');
+        });`);
+    };
+    expect(await boxes(true)).toEqual(await boxes(false));
+  });
+});
+
+describe('marked faces in Chromium', () => {
+  test.each(['index.html', 'notices.html', 'timetable.html', 'el/index.html'])(
+    '%s: the colour below a text is that of the face that the browser names',
+    async (page) => {
+      const { origin } = await served({ marked: true });
+      const browser = await launchChromium('--force-device-scale-factor=3');
+      try {
+        const tab = await browser.newPage();
+        await tab.setViewport({ width: 1280, height: 900, deviceScaleFactor: 3 });
+        await tab.goto(`${origin}/${page}`, { waitUntil: 'networkidle2' });
+        await tab.evaluate('document.fonts.ready.then(() => undefined)');
+        const marks = (await (await fetch(`${origin}/.rehearsal/marks`)).json()) as {
+          color: string;
+          inside: string;
+        }[];
+        const session = await tab.createCDPSession();
+        await session.send('DOM.enable');
+        await session.send('CSS.enable');
+        const { root } = await session.send('DOM.getDocument', { depth: -1 });
+        const { nodeIds } = await session.send('DOM.querySelectorAll', {
+          nodeId: root.nodeId,
+          selector: 'h1, h2, p, td, nav a, footer, em, strong',
+        });
+        await tab.evaluate(`document.querySelector('[data-rehearsal]')?.remove()`);
+        let judged = 0;
+        for (const nodeId of nodeIds.slice(0, 24)) {
+          const { fonts } = await session.send('CSS.getPlatformFontsForNode', { nodeId });
+          const [only, ...others] = fonts;
+          if (!only || others.length > 0 || !only.isCustomFont) continue;
+          const box = await session.send('DOM.getBoxModel', { nodeId }).catch(() => undefined);
+          if (!box || box.model.height > 200 || box.model.width < 4) continue;
+          const [x, y] = box.model.content;
+          const shot = await tab.screenshot({
+            encoding: 'base64',
+            captureBeyondViewport: true,
+            clip: { x, y, width: Math.max(1, box.model.width), height: box.model.height + 6 },
+          });
+          const seen = (await tab.evaluate(`(async () => {
+            const image = new Image();
+            image.src = 'data:image/png;base64,${shot}';
+            await image.decode();
+            const canvas = new OffscreenCanvas(image.width, image.height);
+            const context = canvas.getContext('2d');
+            context.drawImage(image, 0, 0);
+            const { data } = context.getImageData(0, 0, image.width, image.height);
+            const found = {};
+            for (let i = 0; i < data.length; i += 4) {
+              const key = 'rgb(' + [data[i], data[i + 1], data[i + 2]].join(' ') + ')';
+              found[key] = (found[key] ?? 0) + 1;
+            }
+            return found;
+          })()`)) as Record<string, number>;
+          const own = marks.filter(({ color }) => (seen[color] ?? 0) > 3);
+          // Children may be of other faces; the element's own is among them.
+          const expected = marks.find(
+            ({ inside }) =>
+              inside.startsWith(only.familyName) &&
+              /italic/i.test(inside) === /italic/i.test(only.postScriptName ?? ''),
+          );
+          expect([only.familyName, own.map(({ inside }) => inside)]).toEqual([
+            only.familyName,
+            expect.arrayContaining([expected?.inside]),
+          ]);
+          judged++;
+        }
+        expect(judged).toBeGreaterThan(4);
+      } finally {
+        await browser.close();
+      }
+    },
+    60_000,
+  );
+});
+
+test('a recording has both states, in pictures, figures and words', async () => {
+  const before = join(folder, 'untuned');
+  cpSync(site, before, { recursive: true });
+  const { code, out, err } = await cli(
+    [
+      'rehearse',
+      'demo/site',
+      '--against',
+      'untuned',
+      '--record',
+      'film',
+      '--pages',
+      'index.html',
+      '--line',
+      'cable',
+      '--repeat',
+      '2',
+      '--json',
+    ],
+    folder,
+  );
+  expect([code, err]).toEqual([0, '']);
+  const { pages } = JSON.parse(out) as {
+    pages: {
+      states: {
+        state: string;
+        firstDrawing: { middle: number; least: number };
+        faces: { middle: number };
+        fontBytes: { middle: number };
+        visit: { arrivals: unknown[]; frames: number[] };
+        foretold?: { firstText: number };
+      }[];
+    }[];
+  };
+  const [{ states }] = pages;
+  expect(states.map(({ state }) => state)).toEqual(['before', 'after']);
+  for (const { firstDrawing, faces, visit, foretold, fontBytes } of states) {
+    expect(firstDrawing.least).toBeGreaterThan(150);
+    expect(faces.middle).toBeGreaterThanOrEqual(firstDrawing.middle);
+    expect(visit.arrivals.length).toBeGreaterThanOrEqual(3);
+    expect(visit.frames.length).toBeGreaterThan(1);
+    expect(fontBytes.middle).toBeGreaterThan(25_000);
+    expect(foretold!.firstText).toBeGreaterThan(100);
+  }
+  const report = readFileSync(join(folder, 'film/recording.html'), 'utf8');
+  expect(report).toContain('data:image/jpeg;base64,');
+  expect(report).toContain('First drawing');
+}, 90_000);
