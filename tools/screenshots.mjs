@@ -9,6 +9,7 @@ import { fileURLToPath, pathToFileURL } from 'node:url';
 
 import puppeteer from 'puppeteer-core';
 import { startFontHost } from '../build/src/rehearsal/font-host.js';
+import { rehearse } from '../build/src/rehearsal/rehearse.js';
 import { serveFolder } from '../build/src/rehearsal/serve.js';
 import { findBrowser } from './browsers.mjs';
 import { film } from './film.mjs';
@@ -38,7 +39,7 @@ async function terminal(name, command, rows) {
     stdio: 'ignore',
     env: { ...process.env, DISPLAY: display, FORCE_COLOR: '1' },
   });
-  await pause(name === 'demo' ? 20_000 : 7000);
+  await pause(name === 'demo' ? 45_000 : 7000);
   const id = execFileSync('xdotool', ['search', '--class', 'xterm'], {
     env: { ...process.env, DISPLAY: display },
   });
@@ -52,7 +53,6 @@ async function terminal(name, command, rows) {
 }
 
 async function pages() {
-  const plain = await serveFolder(join(root, 'sample/site'), 0);
   const wired = await serveFolder(join(folder, 'ferries/site'), 0);
   const browser = await puppeteer.launch({
     executablePath: findBrowser('chromium'),
@@ -63,8 +63,6 @@ async function pages() {
   for (const [name, url, middle] of [
     ['specimen', pathToFileURL(join(folder, 'specimen.html')).href],
     ['scan-page', pathToFileURL(join(folder, 'scan.html')).href],
-    ['site-without', `${plain}/notices.html`],
-    ['site-with', `${wired}/notices.html`],
     ['proof', `${wired}/type/proof.html`],
     ['until-it-arrives', `${wired}/type/proof.html`, '.overlay'],
     ['when-text-is-there', `${wired}/type/proof.html`, '#plan'],
@@ -75,6 +73,21 @@ async function pages() {
     if (middle)
       await page.evaluate(`document.querySelector('${middle}').scrollIntoView({ block: 'center' })`);
     await page.screenshot({ path: join(pictures, `${name}.png`) });
+  }
+  if (wanted.length === 0 || wanted.includes('recording')) {
+    // The demo's own, of its end.
+    await page.setViewport({ width: 1280, height: 900 });
+    await page.goto(pathToFileURL(join(folder, 'ferries/recording/recording.html')).href);
+    await page.screenshot({ path: join(pictures, 'recording.png') });
+    await page.setViewport({ width: 1280, height: 800 });
+  }
+  if (wanted.length === 0 || wanted.includes('rehearsal')) {
+    const conditions = { line: 'slow phone', marked: true };
+    const running = await rehearse({ site: join(folder, 'ferries/site'), folder, port: 0, conditions });
+    await page.goto(`${running.origin}/notices.html`);
+    await pause(5000);
+    await page.screenshot({ path: join(pictures, 'rehearsal.png') });
+    await running.close();
   }
   if (wanted.length === 0 || wanted.includes('arrival-group'))
     await film(browser, folder, program, join(pictures, 'arrival-group.png'));

@@ -94,7 +94,11 @@ async function recordTo(
       reporter.onProgress({ task: 'recording', item: what, done, total, bytes: done, totalBytes: total }),
   );
   reporter.result(withoutPictures(recording));
-  reporter.say(...recordingLines(recording, report, folder));
+  reporter.say(
+    ...recordingLines(recording, report, folder),
+    '',
+    'Next  open it: what a visitor sees, picture by picture.',
+  );
 }
 
 function portFrom(text: string): number {

@@ -34,6 +34,6 @@ export function recordingLines({ pages, repeat }: Recording, report: string, fol
     ...(repeat === 1
       ? ['Single visits differ by some hundredths of a second; --repeat 5 gives the middle of five.', '']
       : []),
-    `Next  open ${relative(folder, report) || report}: what a visitor sees, picture by picture.`,
+    `Seen    ${relative(folder, report) || report}`,
   ];
 }

@@ -8,6 +8,8 @@ const shiftText = (shift: number): string => shift.toFixed(3);
 
 /** Columns of a strip; moments closer to each other than this, milliseconds, are one. */
 const [mostColumns, together] = [9, 90];
+/** Milliseconds: so much later than it is told a change is in a picture. */
+const drawingLag = 250;
 
 /** A page that explains itself, also printed: strips on one axis, figures, and what changed in words. */
 export function reportPage(recording: Recording): string {
@@ -66,8 +68,7 @@ function momentsOf(visits: readonly RecordedVisit[]): number[] {
     .filter(Number.isFinite)
     .sort((a, b) => a - b);
   const apart = all.filter((at, i) => i === 0 || at - all[i - 1] > together);
-  // The picture of a moment is drawn a little later.
-  const moments = apart.map((at) => at + together);
+  const moments = apart.map((at) => at + drawingLag);
   if (moments.length <= mostColumns) return moments;
   const step = (moments.length - 1) / (mostColumns - 1);
   return Array.from({ length: mostColumns }, (_, i) => moments[Math.round(i * step)]);
