@@ -9,7 +9,14 @@ import { CodePointSet } from '../../core/text/code-point-set.js';
 import { sha256 } from '../digest.js';
 import type { KitFace } from '../kit.js';
 import { keyOf, type KitText } from '../stand-ins/index.js';
-import { planPage, type Connection, type FirstPart, type PagePlan } from '../timeline/index.js';
+import {
+  pageTimeline,
+  planPage,
+  usualDelivery,
+  type Connection,
+  type FirstPart,
+  type PagePlan,
+} from '../timeline/index.js';
 import { fetchedPart, olderParts } from './made.js';
 import type { LoadingPlan, PlannedVisits } from './plan-loading.js';
 
@@ -71,7 +78,11 @@ export async function withFirstParts(
     const size = bytes.length + weights.length * bytesOfRules;
     const inlined = new Map([[of, size]]);
     const then = planPage(planned.visits[i], planned.connections, planned.wishes, inlined);
-    const first: FirstPart = { of, bytes: bytes.length, lines: effects(page, then) };
+    const first: FirstPart = {
+      of,
+      bytes: bytes.length,
+      lines: effects(page, then, inlined, planned.connections),
+    };
     const { gain, cost } = first.lines[slowest];
     if (gain - cost < worthwhile || !fits(page, size, planned.connections[slowest])) pages.push(page);
     else if (!wanted) pages.push({ ...page, first });
@@ -130,9 +141,24 @@ async function cutOf(face: KitFace, characters: CodePointSet): Promise<Uint8Arra
 const fits = ({ files }: PagePlan, bytes: number, line: Connection): boolean =>
   files.bytes + bytes * inlineShare <= line.firstWindow;
 
-const effects = (now: PagePlan, then: PagePlan): FirstPart['lines'] =>
-  now.lines.map(({ connection, planned }, i) => ({
-    connection,
-    gain: planned.ownFaces - then.lines[i].planned.ownFaces,
-    cost: then.lines[i].planned.firstText - planned.firstText,
-  }));
+/** What a browser takes for itself before it draws a page: text can't be drawn sooner, and fonts come meanwhile. */
+const usualWork = { start: 0, drawing: 250 };
+
+/** What a page's first part changes, with the preloads that are planned without and with it. */
+function effects(
+  now: PagePlan,
+  then: PagePlan,
+  inlined: ReadonlyMap<string, number>,
+  lines: readonly Connection[],
+): FirstPart['lines'] {
+  return lines.map((line) => {
+    const timesOf = ({ files, preloads }: PagePlan, hints: { inlined?: ReadonlyMap<string, number> }) =>
+      pageTimeline(files, { preloads, ...hints }, line, usualDelivery, usualWork);
+    const [plain, carried] = [timesOf(now, {}), timesOf(then, { inlined })];
+    return {
+      connection: line.name,
+      gain: Math.round(plain.meanDrawn - carried.meanDrawn),
+      cost: Math.round(carried.firstPaint - plain.firstPaint),
+    };
+  });
+}
