@@ -1,7 +1,8 @@
-import { readFileSync, statSync } from 'node:fs';
-import { join, resolve } from 'node:path';
+import { statSync } from 'node:fs';
+import { relative, resolve } from 'node:path';
 import escapeHtml from 'escape-html';
 import { script, style } from '../browser/built/panel.js';
+import { loadConfig } from '../config/load.js';
 import { DenseGlyphError } from '../errors.js';
 import type { Conditions } from './conditions.js';
 import { ownPath, startRehearsal, type Rehearsal } from './server.js';
@@ -57,7 +58,7 @@ function upstreamOf(site: string, folder: string): Upstream {
  */
 export async function rehearse(request: RehearseRequest): Promise<Rehearsed> {
   const { folder, port, host, conditions, against } = request;
-  const site = request.site ?? siteOfConfig(folder);
+  const site = request.site ?? (await siteOfConfig(folder));
   const panel = `(() => { const panelStyle = ${JSON.stringify(style)};\n${script}\n})();`;
   const start = (from: string, at: number, pages?: ReadonlyMap<string, string>) =>
     startRehearsal({
@@ -102,18 +103,15 @@ async function freePort(cause: unknown, port: number, host: string | undefined):
   throw new DenseGlyphError('call-invalid', `port ${port} is taken`, {}, `--port ${free} is free`);
 }
 
-/** The folder of the kit's config, as far as a look into it tells. */
-export function siteOfConfig(folder: string): string {
-  for (const name of ['dense-glyph.config.yaml', 'dense-glyph.config.yml', 'dense-glyph.config.json']) {
-    try {
-      const text = readFileSync(join(folder, name), 'utf8');
-      const root = /\bsite\W+\s*(?:\{\s*)?["']?root["']?\s*:\s*["']?([^"',}\s]+)/.exec(text)?.[1];
-      if (root !== undefined) return root;
-    } catch {
-      // Another name, or none.
-    }
+/** The root of the site that a config names, where there is one; else the folder. @throws DenseGlyphError `config-invalid` */
+export async function siteOfConfig(folder: string): Promise<string> {
+  try {
+    const { config, base } = await loadConfig(folder);
+    return relative(folder, resolve(base, config.site?.root ?? '.')) || '.';
+  } catch (cause) {
+    if (cause instanceof DenseGlyphError && cause.code === 'config-missing') return '.';
+    throw cause;
   }
-  return '.';
 }
 
 /** Two frames that begin at the same time. */

@@ -47,10 +47,17 @@ type RequestKind = 'visit' | 'page' | 'font' | 'other';
 /** What is asked for, by what browsers say of it (Fetch Metadata), else by its name. */
 function kindOf({ headers }: IncomingMessage, path: string): RequestKind {
   const destination = headers['sec-fetch-dest']?.toString();
-  if (destination === 'document') return 'visit';
+  if (destination === 'document' || (destination === 'iframe' && isBeside(headers))) return 'visit';
   if (destination === 'font' || isFontPath(path)) return 'font';
   const isPage = destination === undefined ? !/\.[a-z0-9]+$/i.test(path) : destination.includes('frame');
   return isPage ? 'page' : 'other';
+}
+
+/** Whether a frame is one of the two that are loaded beside each other. */
+function isBeside({ referer, host }: IncomingMessage['headers']): boolean {
+  if (referer === undefined || !URL.canParse(referer)) return false;
+  const from = new URL(referer);
+  return from.host !== host || from.pathname.startsWith(ownPath);
 }
 
 /**

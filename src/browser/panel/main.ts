@@ -55,7 +55,8 @@ class Panel {
       else if (event.key === 'Escape' && this.isOpen && event.composedPath().includes(this.host))
         this.toggle();
     });
-    if (sessionStorage.getItem(openKey) !== 'no') this.toggle();
+    // In a frame beside another there is little room.
+    if ((sessionStorage.getItem(openKey) ?? (window.top === window ? 'yes' : 'no')) === 'yes') this.toggle();
     this.update();
     setInterval(() => this.update(), 250);
     if (told.conditions.marked === true) void this.showMarks();

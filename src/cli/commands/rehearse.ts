@@ -89,7 +89,7 @@ async function recordTo(
   const { siteOfConfig } = await import('../../rehearsal/rehearse.js');
   const request = { against, folder, out, pages, lines: [line], repeat: times, environment };
   const { recording, report } = await record(
-    { ...request, site: site ?? siteOfConfig(folder) },
+    { ...request, site: site ?? (await siteOfConfig(folder)) },
     ({ done, total, what }) =>
       reporter.onProgress({ task: 'recording', item: what, done, total, bytes: done, totalBytes: total }),
   );
