@@ -1,7 +1,7 @@
 import { join, resolve } from 'node:path';
 import type { KitConfig } from '../../config/schema.js';
 import { DenseGlyphError } from '../../errors.js';
-import type { Environment } from '../../io/browsers/chromium.js';
+import type { Environment } from '../../io/browsers/environment.js';
 import { isFolder } from '../../io/read.js';
 import type { DemandingPage } from '../../kit/planning/demand.js';
 import { demandingPage } from '../../kit/planning/plan.js';

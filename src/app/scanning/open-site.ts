@@ -1,7 +1,8 @@
 import { relative } from 'node:path';
 import { DenseGlyphError } from '../../errors.js';
 import { script as snapshot } from '../../browser/built/snapshot.js';
-import type { Environment, HeadlessBrowser } from '../../io/browsers/chromium.js';
+import type { HeadlessBrowser } from '../../io/browsers/chromium.js';
+import type { Environment } from '../../io/browsers/environment.js';
 import type { Site, SitePage } from '../../site/scanning/site.js';
 import { readSite, type SiteFolder } from '../../io/site-folder.js';
 import type { OnPages, SiteProblem } from '../../site/usage/found-on-pages.js';

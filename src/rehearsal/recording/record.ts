@@ -2,7 +2,8 @@ import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { basename, join, relative, resolve } from 'node:path';
 import type { Connection } from '../../config/connections.js';
 import { DenseGlyphError } from '../../errors.js';
-import { HeadlessBrowser, type Environment } from '../../io/browsers/chromium.js';
+import type { Environment } from '../../io/browsers/environment.js';
+import { launchChromium } from '../../io/browsers/launch.js';
 import { writeWhole } from '../../io/write-whole.js';
 import { isManifest, type Manifest } from '../../kit/files/manifest.js';
 import { lineOf } from '../conditions.js';
@@ -55,7 +56,7 @@ export async function record(
     { state: against === undefined ? 'as it is' : 'after', site },
   ];
   const pages = request.pages ?? pagesOf(site, folder);
-  const browser = await HeadlessBrowser.start(request.environment);
+  const browser = await launchChromium(request.environment);
   const recorded: RecordedPage[] = [];
   const servers: { close: () => Promise<void> }[] = [];
   let done = 0;
@@ -79,11 +80,15 @@ export async function record(
             for (const [state, { origin, state: name }] of served.entries()) {
               progress?.({ done: done++, total, what: `${page}, ${name}, ${line.name}` });
               proxy.reset();
-              const tab = await browser.tab(`http://127.0.0.1:${proxy.port}`);
+              // Nothing is in the cache of a context; this machine's own addresses go through the proxy too.
+              const context = await browser.createBrowserContext({
+                proxyServer: `http://127.0.0.1:${proxy.port}`,
+                proxyBypassList: ['<-loopback>'],
+              });
               try {
-                visits[state].push(await recordVisit(tab.page, `${origin}/${page}`));
+                visits[state].push(await recordVisit(await context.newPage(), `${origin}/${page}`));
               } finally {
-                await tab.close();
+                await context.close();
               }
             }
           recorded.push({
@@ -97,7 +102,7 @@ export async function record(
       }
     }
   } finally {
-    await Promise.all([browser.end(), ...servers.map((server) => server.close())]);
+    await Promise.all([browser.close(), ...servers.map((server) => server.close())]);
   }
   const recording: Recording = { recordingVersion: 1, pages: recorded, repeat };
   const out = resolve(folder, request.out);
