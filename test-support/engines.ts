@@ -104,7 +104,7 @@ async function startPuppeteer(
     screenshot: () => page.screenshot({ encoding: 'base64' }),
     close: async () => {
       await browser.close();
-      rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
+      rmSync(profile, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });
     },
   };
 }
