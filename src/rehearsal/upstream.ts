@@ -1,9 +1,10 @@
 import { createReadStream, realpathSync, statSync } from 'node:fs';
 import { request as ask, type IncomingHttpHeaders, type IncomingMessage } from 'node:http';
 import { request as askSafely } from 'node:https';
-import { extname, join, sep } from 'node:path';
+import { join, sep } from 'node:path';
 import { Readable } from 'node:stream';
 import { pathOfAddress } from '../io/addresses.js';
+import { mediaTypeOf } from '../io/media-types.js';
 
 /** What a site answers. */
 export interface Answer {
@@ -19,39 +20,6 @@ export interface Upstream {
   server?: URL;
 }
 
-/** By the endings of files. */
-const types: Readonly<Record<string, string>> = {
-  '.html': 'text/html',
-  '.htm': 'text/html',
-  '.xhtml': 'application/xhtml+xml',
-  '.css': 'text/css',
-  '.js': 'text/javascript',
-  '.mjs': 'text/javascript',
-  '.json': 'application/json',
-  '.map': 'application/json',
-  '.webmanifest': 'application/manifest+json',
-  '.xml': 'application/xml',
-  '.txt': 'text/plain',
-  '.svg': 'image/svg+xml',
-  '.png': 'image/png',
-  '.jpg': 'image/jpeg',
-  '.jpeg': 'image/jpeg',
-  '.gif': 'image/gif',
-  '.webp': 'image/webp',
-  '.avif': 'image/avif',
-  '.ico': 'image/x-icon',
-  '.woff2': 'font/woff2',
-  '.woff': 'font/woff',
-  '.ttf': 'font/ttf',
-  '.otf': 'font/otf',
-  '.eot': 'application/vnd.ms-fontobject',
-  '.wasm': 'application/wasm',
-  '.pdf': 'application/pdf',
-  '.mp4': 'video/mp4',
-  '.webm': 'video/webm',
-  '.mp3': 'audio/mpeg',
-};
-
 /** A folder as a plain web server serves it. Nothing outside of it is read, also by links; nothing whose name starts with a dot. */
 export function folderUpstream(folder: string): Upstream {
   const root = realpathSync(folder);
@@ -63,7 +31,7 @@ export function folderUpstream(folder: string): Upstream {
       if (found === undefined) return Promise.resolve(told(404, 'There is no such file.'));
       if ('moved' in found)
         return Promise.resolve(told(301, 'The folder has a slash at its end.', { location: found.moved }));
-      const type = types[extname(found.file).toLowerCase()] ?? 'application/octet-stream';
+      const type = mediaTypeOf(found.file);
       return Promise.resolve({
         status: 200,
         headers: { 'content-type': type, 'content-length': `${found.size}`, 'cache-control': 'no-store' },
@@ -130,7 +98,7 @@ export function serverUpstream(server: URL): Upstream {
           (answer) => {
             done({
               status: answer.statusCode ?? 502,
-              headers: withoutHops(answer.headers),
+              headers: stayingHere(withoutHops(answer.headers), server),
               body: answer,
             });
           },
@@ -140,6 +108,14 @@ export function serverUpstream(server: URL): Upstream {
         body.pipe(forwarded);
       }),
   };
+}
+
+/** A redirect to the server itself leads to the rehearsal of it. */
+function stayingHere(headers: IncomingHttpHeaders, { origin }: URL): IncomingHttpHeaders {
+  const { location } = headers;
+  if (location === undefined || !URL.canParse(location) || new URL(location).origin !== origin)
+    return headers;
+  return { ...headers, location: location.slice(origin.length) || '/' };
 }
 
 function withoutHops(headers: IncomingHttpHeaders): IncomingHttpHeaders {

@@ -215,7 +215,8 @@ describe('a running server', () => {
   beforeAll(async () => {
     behind = createServer((request, response) => {
       seen.push(request.headers);
-      if (request.url === '/packed.js')
+      if (request.url === '/moved') response.writeHead(302, { location: `${origin}/there?a=1` }).end();
+      else if (request.url === '/packed.js')
         response
           .writeHead(203, {
             'content-type': 'text/javascript',
@@ -267,6 +268,11 @@ describe('a running server', () => {
     expect(Buffer.from(packed.body, 'latin1')).toEqual(gzipSync('let a;'));
     expect(seen.at(-1)).toMatchObject({ cookie: 'c=3', host: new URL(origin).host });
     expect((await get(front.origin, '/')).body).toContain('<head><script src="/.rehearsal/panel.js">');
+  });
+
+  test('a redirect to it stays in the rehearsal', async () => {
+    const front = await inFront();
+    expect((await get(front.origin, '/moved')).headers.location).toBe('/there?a=1');
   });
 
   test('what it sends bit by bit comes bit by bit', async () => {

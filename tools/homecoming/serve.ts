@@ -2,8 +2,9 @@
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { readFileSync, statSync } from 'node:fs';
-import { extname, join } from 'node:path';
+import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { mediaTypeOf } from '#src/io/media-types.js';
 
 export interface CountedRequest {
   path: string;
@@ -21,31 +22,7 @@ export interface CountingServer {
   close: () => Promise<void>;
 }
 
-const types: Readonly<Record<string, string>> = {
-  '.html': 'text/html',
-  '.htm': 'text/html',
-  '.xhtml': 'application/xhtml+xml',
-  '.css': 'text/css',
-  '.js': 'text/javascript',
-  '.mjs': 'text/javascript',
-  '.json': 'application/json',
-  '.svg': 'image/svg+xml',
-  '.png': 'image/png',
-  '.jpg': 'image/jpeg',
-  '.jpeg': 'image/jpeg',
-  '.gif': 'image/gif',
-  '.webp': 'image/webp',
-  '.ico': 'image/x-icon',
-  '.woff2': 'font/woff2',
-  '.woff': 'font/woff',
-  '.ttf': 'font/ttf',
-  '.otf': 'font/otf',
-  '.eot': 'application/vnd.ms-fontobject',
-};
 const isText = /^text|json|svg|xml/;
-
-export const typeOf = (path: string): string =>
-  types[extname(path).toLowerCase()] ?? 'application/octet-stream';
 
 /** @param contentOf what is behind a URL; undefined for what isn't there */
 export async function serveCounting(
@@ -88,7 +65,7 @@ export function fileAt(folder: string, url: string): { bytes: Uint8Array; type: 
   try {
     const path = join(folder, join('/', decodeURIComponent(url.replace(/[?#].*$/s, ''))));
     const file = statSync(path).isDirectory() ? join(path, 'index.html') : path;
-    return { bytes: readFileSync(file), type: typeOf(file) };
+    return { bytes: readFileSync(file), type: mediaTypeOf(file) };
   } catch {
     return undefined;
   }

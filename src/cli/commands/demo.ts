@@ -2,6 +2,7 @@ import type { Command } from 'commander';
 import { demo, type DemoResult } from '../../app/demo.js';
 import { DenseGlyphError } from '../../errors.js';
 import { Reporter } from '../reporter.js';
+import { readPort } from './options.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import { demoLines } from '../views/demo.js';
 import { recordingLines } from '../views/recording.js';
@@ -51,8 +52,7 @@ async function recordBoth({ folder, pages }: DemoResult, reporter: Reporter): Pr
     const { environment } = reporter.terminal;
     const { recording, report } = await record(
       { ...request, lines: ['slow phone'], repeat: 1, environment },
-      ({ done, total, what }) =>
-        reporter.onProgress({ task: 'recording', item: what, done, total, bytes: done, totalBytes: total }),
+      reporter.onProgress,
     );
     reporter.say('', ...recordingLines(recording, report, reporter.terminal.folder));
   } catch (cause) {
@@ -62,17 +62,6 @@ async function recordBoth({ folder, pages }: DemoResult, reporter: Reporter): Pr
       'With puppeteer-core and a Chromium, it also records both on a slow line: dense-glyph rehearse --record',
     );
   }
-}
-
-function readPort(text: string): number {
-  const port = Number(text);
-  if (Number.isInteger(port) && port >= 0 && port <= 65535) return port;
-  throw new DenseGlyphError(
-    'call-invalid',
-    `--port: "${text}" is not a port`,
-    {},
-    'give a number up to 65535',
-  );
 }
 
 async function serve({ folder, kit }: DemoResult, port: number, reporter: Reporter): Promise<void> {

@@ -26,6 +26,14 @@ export const countFor =
     throw new DenseGlyphError('call-invalid', reason, {}, 'write a number from 1');
   };
 
+/** The port of `--port`; 0 for any that is free. @throws DenseGlyphError `call-invalid` */
+export function readPort(text: string): number {
+  const port = Number(text);
+  if (Number.isInteger(port) && port >= 0 && port <= 65_535) return port;
+  const reason = `--port: "${text}" is not a port`;
+  throw new DenseGlyphError('call-invalid', reason, {}, 'give a number up to 65535');
+}
+
 /** Checked after misspelt options, which are the likelier mistake. */
 export function required(command: string, option: string, value: string | undefined): string {
   if (value) return value;

@@ -3,6 +3,7 @@ import type { Conditions } from '../../rehearsal/conditions.js';
 import { choices, usualConditions } from '../../rehearsal/conditions.js';
 import { DenseGlyphError } from '../../errors.js';
 import { Reporter } from '../reporter.js';
+import { countFor, readPort } from './options.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import { withoutPictures } from '../../rehearsal/recording/recording.js';
 import { recordingLines } from '../views/recording.js';
@@ -24,7 +25,7 @@ interface RehearseOptions extends CommonOptions {
   against?: string;
   record?: string;
   pages?: string[];
-  repeat: string;
+  repeat: number;
 }
 
 export function configure(command: Command, terminal: Terminal): void {
@@ -46,7 +47,7 @@ export function configure(command: Command, terminal: Terminal): void {
       'visit pages in an installed Chromium, and write what a visitor sees, with pictures',
     )
     .option('--pages <pages...>', 'the pages to record; the start page and some others if left out')
-    .option('--repeat <n>', 'visits to each page in each state, in turns', '1')
+    .option('--repeat <n>', 'visits to each page in each state, in turns', countFor('--repeat'), 1)
     .addHelpText(
       'after',
       '\nExample:\n  dense-glyph rehearse site --line "slow phone"\n  dense-glyph rehearse http://localhost:5173\n',
@@ -60,7 +61,7 @@ export function configure(command: Command, terminal: Terminal): void {
       const { rehearse } = await import('../../rehearsal/rehearse.js');
       const { line, paced, fonts, display, standIns, marked = false, host, against } = options;
       const conditions = { line, paced, fonts, display, standIns, marked };
-      const port = portFrom(options.port);
+      const port = readPort(options.port);
       const running = await rehearse({ site, folder: terminal.folder, port, host, conditions, against });
       reporter.result({
         rehearsalVersion: 1,
@@ -79,36 +80,21 @@ async function recordTo(
   { line, against, pages, repeat }: RehearseOptions,
   reporter: Reporter,
 ): Promise<void> {
-  const times = Number(repeat);
-  if (!Number.isInteger(times) || times < 1 || times > 100)
-    throw new DenseGlyphError('call-invalid', `--repeat: "${repeat}" is no count`, {}, 'give 1 to 100');
   if (line === 'none')
     throw new DenseGlyphError('call-invalid', '--line none holds nothing up', {}, 'name a line to record on');
   const { folder, environment } = reporter.terminal;
   const { record } = await import('../../rehearsal/recording/record.js');
   const { siteOfConfig } = await import('../../rehearsal/rehearse.js');
-  const request = { against, folder, out, pages, lines: [line], repeat: times, environment };
+  const request = { against, folder, out, pages, lines: [line], repeat, environment };
   const { recording, report } = await record(
     { ...request, site: site ?? (await siteOfConfig(folder)) },
-    ({ done, total, what }) =>
-      reporter.onProgress({ task: 'recording', item: what, done, total, bytes: done, totalBytes: total }),
+    reporter.onProgress,
   );
   reporter.result(withoutPictures(recording));
   reporter.say(
     ...recordingLines(recording, report, folder),
     '',
     'Next  open it: what a visitor sees, picture by picture.',
-  );
-}
-
-function portFrom(text: string): number {
-  const port = Number(text);
-  if (Number.isInteger(port) && port >= 0 && port <= 65_535) return port;
-  throw new DenseGlyphError(
-    'call-invalid',
-    `--port: "${text}" is not a port`,
-    {},
-    'give a number up to 65535',
   );
 }
 

@@ -10,6 +10,7 @@ import { sha256 } from '../digest.js';
 import type { KitFace } from '../kit.js';
 import { keyOf, type KitText } from '../stand-ins/index.js';
 import {
+  inlineShare,
   pageTimeline,
   planPage,
   usualDelivery,
@@ -39,8 +40,6 @@ export interface FirstParts {
 
 /** Milliseconds: for less a page isn't made heavier. */
 const worthwhile = 100;
-/** Base64 (RFC 4648), compressed with the page around it. */
-const inlineShare = 1.02;
 /** What the rules for a weight take, compressed; the letters themselves are compressed once. */
 const bytesOfRules = 350;
 const space = 0x20;

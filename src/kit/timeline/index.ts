@@ -6,6 +6,7 @@ export {
   type ConnectionName,
 } from '../../config/connections.js';
 export {
+  inlineShare,
   pageTimeline,
   shownBy,
   type BlockingFile,

@@ -84,7 +84,7 @@ const priorities = { page: 0, stylesheet: 1, script: 2, font: 3 } as const;
 /** Of a page so many bytes are read before anything is drawn. */
 const mostBefore = 16_000;
 /** Base64 (RFC 4648), compressed with the page around it. */
-const inlineShare = 1.02;
+export const inlineShare = 1.02;
 /** Where in a page its head ends: stylesheets and hints are named before. */
 const headEnd = 1400;
 

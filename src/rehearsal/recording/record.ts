@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { basename, join, relative, resolve } from 'node:path';
+import type { OnProgress } from '../../app/progress.js';
 import type { Connection } from '../../config/connections.js';
 import { DenseGlyphError } from '../../errors.js';
 import type { Environment } from '../../io/browsers/environment.js';
@@ -47,7 +48,7 @@ const mostPages = 6;
  */
 export async function record(
   request: RecordRequest,
-  progress?: (told: { done: number; total: number; what: string }) => void,
+  progress?: OnProgress,
 ): Promise<{ recording: Recording; report: string }> {
   const { site, against, folder, repeat } = request;
   const lines = request.lines.flatMap((line) => lineOf({ line }) ?? []);
@@ -78,7 +79,8 @@ export async function record(
           const visits = served.map((): RecordedVisit[] => []);
           for (let i = 0; i < repeat; i++)
             for (const [state, { origin, state: name }] of served.entries()) {
-              progress?.({ done: done++, total, what: `${page}, ${name}, ${line.name}` });
+              const item = `${page}, ${name}, ${line.name}`;
+              progress?.({ task: 'recording', item, done, total, bytes: done++, totalBytes: total });
               proxy.reset();
               // Nothing is in the cache of a context; this machine's own addresses go through the proxy too.
               const context = await browser.createBrowserContext({
