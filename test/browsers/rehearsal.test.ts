@@ -1,10 +1,22 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { cpSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import {
+  copyFileSync,
+  cpSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  readdirSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { PNG } from 'pngjs';
 import { rehearse, type Rehearsed } from '#src/rehearsal/rehearse.js';
 import type { Conditions } from '#src/rehearsal/conditions.js';
 import { cli } from '../../test-support/cli.js';
+import { LoggingServer } from '../../test-support/server.js';
 import { availableEngines, launchChromium, startEngine, type Engine } from '../../test-support/engines.js';
 
 let folder: string;
@@ -26,6 +38,34 @@ async function served(conditions: Partial<Conditions>, root = site): Promise<Reh
   const one = await rehearse({ site: root, folder, port: 0, conditions: { line: 'none', ...conditions } });
   running.push(one);
   return one;
+}
+
+/** A site whose only face is asked for by a text that comes later. */
+function periods(): string {
+  const root = join(folder, 'periods');
+  if (existsSync(root)) return root;
+  mkdirSync(root);
+  const faces = join(site, 'type/faces');
+  const face = readdirSync(faces).find((file) => /^lampbuoy.*woff2$/.test(file))!;
+  copyFileSync(join(faces, face), join(root, 'face.woff2'));
+  writeFileSync(
+    join(root, 'site.css'),
+    `@font-face { font-family: Held; src: url(face.woff2) format("woff2"); }
+p { font: 60px Held, serif; width: max-content; }`,
+  );
+  writeFileSync(
+    join(root, 'index.html'),
+    '<!doctype html><meta charset=utf-8><title>Periods</title><link rel=stylesheet href=site.css><p hidden>Ferries at night</p>' +
+      `<script>
+        setTimeout(() => document.querySelector('[data-rehearsal]').remove(), 1500);
+        const text = document.querySelector('p');
+        setTimeout(() => (text.hidden = false), 3000);
+        const widths = [];
+        setTimeout(() => widths.push(text.offsetWidth), 9000);
+        setTimeout(() => top.postMessage([...widths, text.offsetWidth], '*'), 12000);
+      </script>`,
+  );
+  return root;
 }
 
 /** What the panel says, once it has come to rest. */
@@ -121,6 +161,60 @@ describe.each(availableEngines())('%s', (engineName) => {
     expect(told.height).toBeGreaterThan(20);
     await running.pop()!.close();
   });
+
+  test('a file held up for six seconds: each font-display has the periods of the standard', async () => {
+    // CSS Fonts 4, section 4.9: about 3 s or 0.1 s in which nothing is drawn, then those in which it is swapped.
+    const expected = {
+      block: { early: false, settled: true, arrives: true },
+      swap: { early: true, settled: true, arrives: true },
+      fallback: { early: true, settled: true, arrives: false },
+      optional: { early: true, settled: true, arrives: false },
+    };
+    const displays = Object.keys(expected) as (keyof typeof expected)[];
+    const behind = await LoggingServer.start({ '/': periods() }, {}, { paths: /woff2/, delay: 6500 });
+    const origins = await Promise.all(
+      displays.map(async (display) => (await served({ display }, behind.origin)).origin),
+    );
+    const frames = origins.map((origin) => `<iframe src="${origin}/index.html"></iframe>`).join('');
+    const style = '<style>iframe { display: block; width: 900px; height: 150px; border: 0 }</style>';
+    const script = `<script>
+      const frames = [...document.getElementsByTagName('iframe')];
+      const widths = frames.map(() => undefined);
+      addEventListener('message', ({ source, data }) => {
+        widths[frames.findIndex(({ contentWindow }) => contentWindow === source)] = data;
+      });
+    </script>`;
+    const host = await LoggingServer.start({}, { '/': `<!doctype html>${style}${frames}${script}` });
+    const begun = performance.now();
+    const pictures: PNG[] = [];
+    await engine.open(`${host.origin}/`);
+    const widths = async () => {
+      await new Promise((done) => setTimeout(done, 13_000 - (performance.now() - begun)));
+      return engine.run<[number, number][]>('return widths;');
+    };
+    // The driver of WebKitGTK takes no picture while a file is on its way.
+    const pictured = engineName === 'webkit' ? [] : [2500, 4000, 9000, 12_000];
+    for (const time of pictured) {
+      await new Promise((done) => setTimeout(done, time - (performance.now() - begun)));
+      pictures.push(PNG.sync.read(Buffer.from(await engine.screenshot(), 'base64')));
+    }
+    const band = ({ width, data }: PNG, i: number) =>
+      data.subarray(i * 150 * width * 4, (i + 1) * 150 * width * 4);
+    const [blank, early, settled, last] = pictures;
+    const differ = (a: PNG, b: PNG, i: number) => Buffer.compare(band(a, i), band(b, i)) !== 0;
+    const seen = () =>
+      displays.map((display, i) => [
+        display,
+        {
+          early: differ(blank, early, i),
+          settled: differ(blank, settled, i),
+          arrives: differ(settled, last, i),
+        },
+      ]);
+    if (pictured.length > 0) expect(Object.fromEntries(seen())).toEqual(expected);
+    expect((await widths()).map(([held, last]) => held !== last)).toEqual([true, true, false, false]);
+    await Promise.all([behind.close(), host.close(), ...running.splice(-4).map((one) => one.close())]);
+  }, 30_000);
 
   test('marks take no room', async () => {
     const boxes = async (marked: boolean) => {
