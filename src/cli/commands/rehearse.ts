@@ -16,7 +16,7 @@ export const order = 70;
 interface RehearseOptions extends CommonOptions {
   port: string;
   host?: string;
-  line: string;
+  line: string[];
   paced: Conditions['paced'];
   fonts: Conditions['fonts'];
   display: Conditions['display'];
@@ -29,13 +29,17 @@ interface RehearseOptions extends CommonOptions {
 }
 
 export function configure(command: Command, terminal: Terminal): void {
-  const choice = (flags: string, text: string, name: 'line' | 'paced' | 'fonts' | 'display' | 'standIns') =>
+  const choice = (flags: string, text: string, name: 'paced' | 'fonts' | 'display' | 'standIns') =>
     new Option(flags, text).choices(choices[name]).default(usualConditions[name]);
   command
     .argument('[site]', 'the folder that is served, or the URL of a running server')
     .option('--port <number>', 'the port to serve on', '8430')
     .option('--host <address>', 'another address than this machine’s own, for telephones in the same network')
-    .addOption(choice('--line <name>', 'the line that is paced', 'line'))
+    .addOption(
+      new Option('--line <names...>', 'the line that is paced; several, where it is recorded')
+        .choices(choices.line)
+        .default([usualConditions.line]),
+    )
     .addOption(choice('--paced <what>', 'what the line holds up', 'paced'))
     .addOption(choice('--fonts <how>', 'how font files are delivered', 'fonts'))
     .addOption(choice('--display <value>', 'font-display of all faces', 'display'))
@@ -59,7 +63,10 @@ export function configure(command: Command, terminal: Terminal): void {
         return;
       }
       const { rehearse } = await import('../../rehearsal/rehearse.js');
-      const { line, paced, fonts, display, standIns, marked = false, host, against } = options;
+      const { line: lines, paced, fonts, display, standIns, marked = false, host, against } = options;
+      const [line, ...others] = lines;
+      if (others.length > 0)
+        throw new DenseGlyphError('call-invalid', 'a site is served on one line', {}, 'name one, or --record');
       const conditions = { line, paced, fonts, display, standIns, marked };
       const port = readPort(options.port);
       const running = await rehearse({ site, folder: terminal.folder, port, host, conditions, against });
@@ -80,12 +87,12 @@ async function recordTo(
   { line, against, pages, repeat }: RehearseOptions,
   reporter: Reporter,
 ): Promise<void> {
-  if (line === 'none')
+  if (line.includes('none'))
     throw new DenseGlyphError('call-invalid', '--line none holds nothing up', {}, 'name a line to record on');
   const { folder, environment } = reporter.terminal;
   const { record } = await import('../../rehearsal/recording/record.js');
   const { siteOfConfig } = await import('../../rehearsal/rehearse.js');
-  const request = { against, folder, out, pages, lines: [line], repeat, environment };
+  const request = { against, folder, out, pages, lines: line, repeat, environment };
   const { recording, report } = await record(
     { ...request, site: site ?? (await siteOfConfig(folder)) },
     reporter.onProgress,
