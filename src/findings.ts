@@ -227,6 +227,11 @@ export const findingCodes = {
     effect: 'pages wait for a stylesheet that changes nothing',
     advice: 'take the link or the import out',
   },
+  'demand-stale': {
+    severity: 'warning',
+    effect: 'what the pages draw since then may be in the rest, which is fetched besides',
+    advice: 'take it again: dense-glyph scan --json',
+  },
   'text-by-script': {
     severity: 'warning',
     effect: 'what its scripts write is not counted',

@@ -1,7 +1,7 @@
 // The config as a person writes it, for configs in TypeScript; what is read from it is in schema.ts
 
 import type { FontDisplay, DrawingDescriptors } from '../core/face/index.js';
-import type { ConnectionChoice, FamilyConfig, KitConfig } from './schema.js';
+import type { ConnectionChoice, FamilyConfig, KitConfig, PageState } from './schema.js';
 
 /** `400`, `'700 italic'`, or `'300..800'` for a part of a variable face. */
 export type WrittenFace = number | `${number}${string}`;
@@ -27,6 +27,34 @@ export interface WrittenCharacters {
   /** As `unicode-range` writes them. */
   ranges?: string;
   also?: string;
+  /** Files whose texts pages may draw, as globs: catalogues of messages, or plain text. */
+  from?: OneOrMore<string>;
+}
+
+/** What happens on a page before its text is read, in this order. */
+export interface WrittenState {
+  page: string;
+  /** The language that the browser asks for (BCP 47). */
+  language?: string;
+  /** Fields, as selectors, and what is typed into each. */
+  fill?: Readonly<Record<string, string>>;
+  /** Selectors. */
+  click?: OneOrMore<string>;
+  hover?: string;
+}
+
+export interface WrittenSite {
+  /** The folder that is served as the site. */
+  root?: string;
+  /** Where a running server has its pages, in the place of the folder. */
+  url?: string;
+  /** Globs below the root, or paths of URLs; all, if left out. */
+  pages?: OneOrMore<string>;
+  /** Whether an installed Chromium runs their scripts first; of a URL it does, if left out. */
+  scripts?: boolean;
+  states?: readonly WrittenState[];
+  /** What `scan --json` found earlier, a file, read in the place of the pages where it is there. */
+  demand?: string;
 }
 
 export interface WrittenFamily {
@@ -54,8 +82,8 @@ export interface WrittenFamily {
 }
 
 export interface WrittenConfig {
-  /** The folder that is served as the site, and its pages as globs below; all, if left out. */
-  site?: { root: string; pages?: OneOrMore<string>; scripts?: boolean };
+  /** The site that the kit is for. */
+  site?: WrittenSite;
   /** Where the kit goes, and what browsers ask for; relative URLs if left out. */
   output: { folder: string; url?: string };
   /** Browserslist queries; the project’s own list if left out. */
@@ -87,11 +115,12 @@ type SameKeys<Written, Read> = [keyof Written, keyof Read] extends [keyof Read, 
 type Part<Of, Key extends keyof Of> = NonNullable<Of[Key]>;
 
 /** Checked by the compiler: what is written and what is read have the same keys. */
-[true, true, true, true, true, true, true, true] satisfies [
+[true, true, true, true, true, true, true, true, true] satisfies [
   SameKeys<WrittenConfig, KitConfig>,
   SameKeys<WrittenFamily, FamilyConfig>,
   SameKeys<WrittenCharacters, Part<KitConfig, 'characters'>>,
   SameKeys<Part<WrittenConfig, 'site'>, Part<KitConfig, 'site'>>,
+  SameKeys<WrittenState, PageState>,
   SameKeys<WrittenConfig['output'], KitConfig['output']>,
   SameKeys<Part<WrittenConfig, 'budget'>, Part<KitConfig, 'budget'>>,
   SameKeys<Part<WrittenConfig, 'loading'>, Part<KitConfig, 'loading'>>,

@@ -68,4 +68,6 @@ export function packageOf(path: string): string {
 }
 
 /** @param path absolute */
+export const isFile = (path: string): boolean => infoOf(path)?.isFile() ?? false;
+
 export const isFolder = (path: string): boolean => infoOf(path)?.isDirectory() ?? false;

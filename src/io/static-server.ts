@@ -1,4 +1,4 @@
-import { createServer, type Server } from 'node:http';
+import { createServer, type IncomingMessage, type Server } from 'node:http';
 import { join } from 'node:path';
 import sirv from 'sirv';
 import { pathOfAddress } from './addresses.js';
@@ -15,12 +15,14 @@ export interface ServedFolder {
  *
  * @param port 0 for any that is free
  * @param changed what files hold in the place of what is on disk, by their paths, absolute
+ * @param isApp whether paths that lead to no file are answered with the start page, whose scripts know what to draw there
  * @throws Error with the code `EADDRINUSE` if the port is taken
  */
 export async function serveFolder(
   folder: string,
   port = 0,
   changed: ReadonlyMap<string, Uint8Array> = new Map(),
+  isApp = false,
 ): Promise<ServedFolder> {
   const files = sirv(folder, {
     dev: true,
@@ -31,16 +33,27 @@ export async function serveFolder(
     },
   });
   const server = createServer((request, response) => {
-    const path = pathOf(folder, request.url ?? '/');
-    const instead = path === undefined ? undefined : changed.get(path);
-    if (path !== undefined && instead) {
+    const send = (path: string | undefined, otherwise: () => void) => {
+      const instead = path === undefined ? undefined : changed.get(path);
+      if (path === undefined || !instead) {
+        otherwise();
+        return;
+      }
       const type = /\.css$/i.test(path) ? 'text/css' : 'text/html';
       response.writeHead(200, { 'content-type': type }).end(instead);
-      return;
-    }
-    files(request, response, () => {
+    };
+    const missing = () => {
       response.writeHead(404, { 'content-type': 'text/plain' }).end('Not found\n');
-    });
+    };
+    const start = () => {
+      if (!isApp || !isForPage(request)) {
+        missing();
+        return;
+      }
+      request.url = '/index.html';
+      send(join(folder, 'index.html'), () => files(request, response, missing));
+    };
+    send(pathOf(folder, request.url ?? '/'), () => files(request, response, start));
   });
   await new Promise<void>((done, failed) => {
     server.once('error', failed);
@@ -50,6 +63,10 @@ export async function serveFolder(
   const listening = typeof address === 'object' && address ? address.port : port;
   return { origin: `http://127.0.0.1:${listening}`, close: () => closed(server) };
 }
+
+/** Not where a script asks for data, or an element for a file. */
+const isForPage = ({ headers, url = '' }: IncomingMessage): boolean =>
+  /text\/html/.test(headers.accept ?? '') && !/\.[a-z0-9]+$/i.test(url.replace(/[?#].*/s, ''));
 
 const closed = (server: Server): Promise<void> =>
   new Promise((done) => {

@@ -9,7 +9,7 @@ import { sampleFonts } from '../../test-support/paths.js';
 const { build } = denseGlyph;
 
 interface Drafted {
-  site?: { root: string };
+  site?: { root?: string };
   output: { folder: string };
   families: { family: string; files: unknown[]; role: string; stack: string[] }[];
 }

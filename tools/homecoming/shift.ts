@@ -148,7 +148,7 @@ async function withAndWithoutStandIns(
     if (code !== 0) found.push(`${command}: ${err.trim()}`);
   }
   const { config, base } = await loadConfig(project);
-  const after = resolve(base, config.site.root);
+  const after = resolve(base, config.site.root!);
   const before = join(into, 'before');
   cpSync(after, before, { recursive: true });
   const css = join(before, relative(after, resolve(base, config.output.folder)), 'kit.css');

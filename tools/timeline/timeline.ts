@@ -24,7 +24,7 @@ const folder = mkdtempSync(join(tmpdir(), 'dense-glyph-timeline-'));
 cpSync(named, folder, { recursive: true });
 for (const command of ['build', 'wire']) await cli([command, '--quiet'], folder);
 const { config, base } = await loadConfig(folder);
-const root = resolve(base, config.site.root);
+const root = resolve(base, config.site.root!);
 const kit = resolve(base, config.output.folder);
 const manifest = JSON.parse(readFileSync(join(kit, 'kit.json'), 'utf8')) as Manifest;
 const server = await serveCounting((url) => fileAt(root, url));

@@ -23,7 +23,9 @@ import { version } from '../../version.js';
 import type { DraftedConfig } from '../drafting/draft-config.js';
 import { Steps, type OnProgress } from '../progress.js';
 import { adoptedFolders } from '../adoption/adopted-sheets.js';
+import { withCatalogues } from './catalogue-texts.js';
 import { configSite, demandingPages, type ReadingOptions } from './config-site.js';
+import { keptDemand } from './kept-demand.js';
 import { keptStylesheets } from './kept-stylesheets.js';
 import { openSources } from './open-sources.js';
 
@@ -38,6 +40,8 @@ export interface BuildRequest extends ReadingOptions {
   out?: string | undefined;
   /** The folder that is served as the site, for `fonts`. */
   site?: string | undefined;
+  /** What `scan --json` found, a file, in the place of reading pages. */
+  demand?: string | undefined;
 }
 
 export interface BuildResult {
@@ -104,24 +108,28 @@ async function configOf(
  * @throws DenseGlyphError
  */
 async function buildKit(
-  config: KitConfig,
+  written: KitConfig,
   base: string,
-  options: ReadingOptions,
+  options: ReadingOptions & Pick<BuildRequest, 'demand' | 'folder'>,
   progress?: OnProgress,
 ): Promise<Omit<BuildResult, 'buildVersion'>> {
   const findings: Finding[] = [];
   const sources: Source[][] = [];
-  for (const { files } of config.families)
+  for (const { files } of written.families)
     sources.push(
       await openSources(files, base, ({ reason, place }) =>
         findings.push(finding('file-passed-over', reason, { ...place })),
       ),
     );
+  const config = await withCatalogues(written, base, sources);
   const site = configSite(config, base, options);
   const chosen = chosenFaces(config, sources);
   const faces = kitTextFaces(chosen);
   const folder = resolve(base, config.output.folder);
-  const { pages, byScript, texts, visits } = await demandingPages(config, site, faces, folder, progress);
+  const kept = options.runScripts === true ? undefined : keptDemand(config, base, options);
+  const found = await demandingPages(config, site, faces, folder, kept, progress);
+  const { pages, byScript, texts, visits } = found;
+  findings.push(...found.findings);
   const cut = await cutToPages(config, chosen, pages);
   const steps = new Steps(
     'making the kit',

@@ -1,4 +1,4 @@
-import { join, resolve } from 'node:path';
+import { resolve } from 'node:path';
 import type { KitConfig } from '../../config/schema.js';
 import { DenseGlyphError } from '../../errors.js';
 import type { Environment } from '../../io/browsers/environment.js';
@@ -9,10 +9,14 @@ import { adoptedFolders, adoptedSheets, type AdoptedSheets } from '../adoption/a
 import type { KitTextFace, PageParagraphs } from '../../kit/stand-ins/index.js';
 import type { PageVisit } from '../../kit/index.js';
 import type { OnProgress } from '../progress.js';
-import { siteParagraphs } from '../stand-ins/site-paragraphs.js';
+import { pageSettings, paragraphsIn } from '../stand-ins/site-paragraphs.js';
+import { siteRequest } from '../scanning/config-request.js';
 import { openSite, type OpenedSite } from '../scanning/open-site.js';
 import { scannedSite } from '../scanning/scan-threads.js';
 import { Visits } from '../../kit/planning/visits.js';
+import { demandOfKept, settingOfKept } from '../../kit/planning/kept-demand.js';
+import { finding, type Finding } from '../../findings.js';
+import { staleFindings, type KeptDemand } from './kept-demand.js';
 
 /** How the pages of a config are read. */
 export interface ReadingOptions {
@@ -38,7 +42,7 @@ export function configSite(
   { runScripts = false, environment }: ReadingOptions,
 ): ConfigSite {
   const root = resolve(base, site?.root ?? '.');
-  if (site && !isFolder(root))
+  if (site?.root !== undefined && !isFolder(root))
     throw new DenseGlyphError(
       'config-invalid',
       `site.root is "${site.root}", and there is no such folder`,
@@ -50,13 +54,8 @@ export function configSite(
     root,
     home,
     open: async (progress) => {
-      const named = site?.pages?.map((page) => join(root, page)) ?? [root];
-      const scripts = runScripts || site?.scripts === true;
       try {
-        return await openSite(
-          { site: named, folder: root, root, runScripts: scripts, environment, home },
-          progress,
-        );
+        return await openSite({ ...siteRequest(site, root, runScripts), environment, home }, progress);
       } catch (cause) {
         // A site that has no pages yet is no mistake; pages that the config names and that aren't there are.
         if (site?.pages || !(cause instanceof DenseGlyphError) || cause.code !== 'file-unreadable')
@@ -75,34 +74,59 @@ interface FoundOnPages {
   texts: PageParagraphs<KitTextFace>[];
   /** What they fetch before their first drawing. */
   visits: PageVisit[];
+  /** What was found about them; where a kept demand was read, whether it is of these pages. */
+  findings: Finding[];
 }
 
-/** What was found on the pages of a config; nothing where there are none. @param kitFolder absolute */
+const nothing: FoundOnPages = { pages: [], byScript: [], texts: [], visits: [], findings: [] };
+
+/**
+ * What was found on the pages of a config, or on them earlier; nothing where there are none.
+ *
+ * @param kitFolder absolute
+ * @param kept a demand that was kept, read in their place
+ */
 export async function demandingPages(
   { site, characters }: KitConfig,
-  { open }: ConfigSite,
+  { open, root }: ConfigSite,
   faces: readonly KitTextFace[],
   kitFolder: string,
+  kept: KeptDemand | undefined,
   progress?: OnProgress,
 ): Promise<FoundOnPages> {
   const isDemanding = characters?.fromSite !== false;
-  const opened = site && (await open(progress));
-  if (!opened) return { pages: [], byScript: [], texts: [], visits: [] };
+  if (kept) {
+    const settings = kept.pages.flatMap(({ page, setting }) =>
+      setting ? [settingOfKept(page, setting)] : [],
+    );
+    const read = isDemanding ? kept.pages.map(demandOfKept) : [];
+    return {
+      pages: read,
+      byScript: byScriptOf(read),
+      texts: paragraphsIn(settings, faces),
+      visits: settings.flatMap(({ visit }) => visit ?? []),
+      findings: site?.root === undefined ? [] : staleFindings(kept, root),
+    };
+  }
+  const opened = site && (site.root ?? site.url) !== undefined && (await open(progress));
+  if (!opened) return nothing;
   try {
     const { pages } = isDemanding ? await scannedSite(opened.site, true, progress) : { pages: [] };
     const read = pages.map(demandingPage);
-    const visiting = new Visits(opened.site, kitFolder);
-    const visits: PageVisit[] = [];
-    const texts = await siteParagraphs(opened.site, faces, progress, async (page, scanned) => {
-      visits.push(await visiting.of(page, scanned));
-    });
+    const settings = await pageSettings(opened.site, new Visits(opened.site, kitFolder), progress);
     return {
       pages: read,
-      byScript: read.filter(({ scripts }) => scripts > 0).map(({ page }) => page),
-      texts,
-      visits,
+      byScript: byScriptOf(read),
+      texts: paragraphsIn(settings, faces),
+      visits: settings.flatMap(({ visit }) => visit ?? []),
+      findings: opened.problems.map(({ file, url, reason }) =>
+        finding('page-unreadable', reason ?? 'it cannot be read', { file: url ?? file }),
+      ),
     };
   } finally {
     await opened.end();
   }
 }
+
+const byScriptOf = (pages: readonly DemandingPage[]): string[] =>
+  pages.filter(({ scripts }) => scripts > 0).map(({ page }) => page);

@@ -25,7 +25,17 @@ export function configText(
   const lines = [
     '# Drafted by dense-glyph init from the fonts and pages at hand; docs/config.md says what else there is.',
     ...(site
-      ? ['site:', `  root: ${quoted(site.root)}`]
+      ? [
+          'site:',
+          ...(site.root === undefined ? [] : [`  root: ${quoted(site.root)}`]),
+          ...(site.url === undefined ? [] : [`  url: ${quoted(site.url)}`]),
+          ...(site.scripts ? ['  scripts: true'] : []),
+          ...(site.demand === undefined
+            ? []
+            : [
+                `  demand: ${quoted(site.demand)}   # what pages drew; taken again by: dense-glyph scan --json > ${site.demand}`,
+              ]),
+        ]
       : ['# site: { root: site }   # where the pages are, so that faces are cut to them']),
     'output:',
     `  folder: ${quoted(output.folder)}`,

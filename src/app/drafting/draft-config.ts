@@ -12,15 +12,24 @@ export interface DraftRequest {
   folder: string;
   /** The kit's folder. */
   out: string;
-  /** The folder that is served as the site. */
+  /** The folder that is served as the site, or where it runs. */
   site?: string | undefined;
+  /** Whether its scripts draw it. */
+  isApp?: boolean;
   /** How its pages use families. */
   uses: FamilyUses;
 }
 
+export interface DraftedSite {
+  root?: string;
+  url?: string;
+  scripts?: true;
+  demand?: string;
+}
+
 /** A config as a file would hold it, and why it is so. */
 export interface DraftedConfig {
-  config: { site?: { root: string }; output: { folder: string; url?: string }; families: DraftedFamily[] };
+  config: { site?: DraftedSite; output: { folder: string; url?: string }; families: DraftedFamily[] };
   /** In words, a line each. */
   reasons: string[];
 }
@@ -57,12 +66,17 @@ export function draftConfig(faces: readonly FoundFace[], request: DraftRequest):
   giveRoles(families, request.uses, groups, reasons);
   return {
     config: {
-      ...(request.site === undefined ? {} : { site: { root: pathFrom(request.folder, request.site) } }),
+      ...(request.site === undefined ? {} : { site: siteOf(request.site, request) }),
       output: { folder: pathFrom(request.folder, request.out) },
       families,
     },
     reasons,
   };
+}
+
+function siteOf(site: string, { folder, isApp = false }: DraftRequest): DraftedSite {
+  if (/^https?:\/\//i.test(site)) return { url: site };
+  return { root: pathFrom(folder, site), ...(isApp ? { scripts: true } : {}) };
 }
 
 const pathFrom = (folder: string, path: string): string =>

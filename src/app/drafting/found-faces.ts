@@ -158,7 +158,7 @@ function adoptedFiles(paths: readonly string[]): Set<string> {
 }
 
 /** A bundler's copy bears a digest, another one with each build; the same file elsewhere doesn't. */
-const hashed = /[.-](?=[a-z0-9_-]*\d)[a-z0-9_-]{8,}\.\w+$/i;
+const hashed = /[.-](?=[\w-]*(?:\d|[a-z][A-Z]))[\w-]{8,}\.\w+$/;
 
 function preferPlainName(faces: FoundFace[], known: FoundFace, other: Source): void {
   if (!hashed.test(known.source.path) || hashed.test(other.path)) return;

@@ -3,15 +3,19 @@ import { DenseGlyphError } from '../../errors.js';
 import { filesOf } from '../../io/earlier-files.js';
 import { projectBrowsers } from '../../io/browsers.js';
 import { projectFonts, projectSite } from '../../io/project-fonts.js';
+import { isFolder } from '../../io/read.js';
 import { writeWhole } from '../../io/write-whole.js';
 import { adoptedFolders, adoptedSheets } from '../adoption/adopted-sheets.js';
 import type { ReadingOptions } from '../building/config-site.js';
 import type { OnProgress } from '../progress.js';
 import { openSite } from '../scanning/open-site.js';
-import { scannedSite, type FoundOnSite } from '../scanning/scan-threads.js';
+import type { ScanResult } from '../scanning/scan-result.js';
+import { scanOpened } from '../scanning/scan.js';
+import type { FoundOnSite } from '../scanning/scan-threads.js';
 import { configText, urlGuess } from './config-text.js';
 import { draftConfig, type DraftedConfig } from './draft-config.js';
 import { foundFaces, type FoundFace } from './found-faces.js';
+import { withLocalFiles } from './local-files.js';
 import { familyUses, kindOf, useText, type FamilyUses } from './uses.js';
 
 export interface InitRequest extends ReadingOptions {
@@ -19,7 +23,7 @@ export interface InitRequest extends ReadingOptions {
   fonts?: readonly string[] | undefined;
   /** What paths start from, and where the config goes. */
   folder: string;
-  /** The folder that is served as the site; the likeliest below the folder if left out. */
+  /** The folder that is served as the site, or where it runs; the likeliest below the folder if left out. */
   site?: string | undefined;
   /** Who answers what would be guessed otherwise. */
   questions?: InitQuestions | undefined;
@@ -46,8 +50,11 @@ export interface InitResult {
   undrawn: string[];
   /** What was passed over, and why. */
   notes: string[];
+  /** What pages draw that a browser read: a file to build from without one. */
+  demand?: string;
 }
 
+const demandName = 'dense-glyph.demand.json';
 const configName = 'dense-glyph.config.yaml';
 
 /**
@@ -75,9 +82,17 @@ export async function init(request: InitRequest, progress?: OnProgress): Promise
       {},
       'name the fonts: dense-glyph init <fonts…>',
     );
-  const pages = site === undefined ? [] : await pagesOf(site, request, progress);
+  const isApp = request.runScripts === true || isUrl(site);
+  const {
+    pages,
+    result,
+    notes: remote,
+  } = site === undefined
+    ? { pages: [], notes: [] }
+    : await readPages(site, { ...request, fonts: paths, forBuild: isApp }, progress);
   const uses = familyUses(pages);
   const { faces, notes } = await foundFaces(paths, pages, folder);
+  notes.push(...remote);
   if (faces.length === 0)
     throw new DenseGlyphError(
       'face-missing',
@@ -87,14 +102,16 @@ export async function init(request: InitRequest, progress?: OnProgress): Promise
     );
   const chosen = await chosenFamilies(faces, uses, request.questions);
   const isChosen = ({ family }: FoundFace) => chosen.has(family);
-  const out = site === undefined || site === '.' ? 'type' : `${site.replace(/\/$/, '')}/type`;
-  const drafting = { folder, out, site, uses };
+  const drafting = { folder, out: outFor(site, folder), site, isApp, uses };
   const { config, reasons } = draftConfig(faces.filter(isChosen), drafting);
   const { config: others } = draftConfig(
     faces.filter((face) => !isChosen(face)),
     drafting,
   );
-  const url = await askRest(config, reasons, request.questions);
+  if (isApp && config.site) config.site.demand = demandName;
+  const url = isUrl(site)
+    ? urlGuess('public', config.output.folder)
+    : await askRest(config, reasons, request.questions);
   const text = configText(config, {
     reasons,
     notes,
@@ -104,6 +121,7 @@ export async function init(request: InitRequest, progress?: OnProgress): Promise
     hasBrowsers: hasBrowsers(folder, notes),
     url,
   });
+  if (isApp && result) writeWhole(join(folder, demandName), `${JSON.stringify(result)}\n`);
   writeWhole(join(folder, configName), text);
   return {
     initVersion: 2,
@@ -112,7 +130,16 @@ export async function init(request: InitRequest, progress?: OnProgress): Promise
     families: config.families.map(({ family }) => family),
     undrawn: others.families.map(({ family }) => family),
     notes,
+    ...(isApp && result ? { demand: demandName } : {}),
   };
+}
+
+const isUrl = (site: string | undefined): boolean => /^https?:\/\//i.test(site ?? '');
+
+/** Beside the pages; for a server in the folder that bundlers publish as it is. */
+function outFor(site: string | undefined, folder: string): string {
+  if (isUrl(site)) return isFolder(join(folder, 'public')) ? 'public/type' : 'type';
+  return site === undefined || site === '.' ? 'type' : `${site.replace(/\/$/, '')}/type`;
 }
 
 const isTag = (language: string): boolean => /^[a-z]{2,8}(?:-[a-z0-9]{1,8})*$/i.test(language);
@@ -167,21 +194,37 @@ async function askRest(
 }
 
 /** The pages of a site, read with the stylesheets that came home. */
-export async function pagesOf(
+export const pagesOf = async (
   site: string,
-  { folder, runScripts, environment }: { folder: string } & ReadingOptions,
+  options: { folder: string } & ReadingOptions,
   progress?: OnProgress,
-): Promise<FoundOnSite['pages']> {
-  const root = resolve(folder, site);
+): Promise<FoundOnSite['pages']> => (await readPages(site, { ...options, forBuild: false }, progress)).pages;
+
+async function readPages(
+  site: string,
+  {
+    folder,
+    fonts = [],
+    runScripts,
+    environment,
+    forBuild,
+  }: { folder: string; fonts?: readonly string[]; forBuild: boolean } & ReadingOptions,
+  progress?: OnProgress,
+): Promise<{ pages: FoundOnSite['pages']; result: ScanResult; notes: string[] }> {
+  const root = isUrl(site) ? folder : resolve(folder, site);
   const home = adoptedSheets(adoptedFolders(folder));
-  const named = relative(folder, root) || '.';
-  const { site: opened, end } = await openSite(
-    { site: [named], folder, root, home, runScripts, environment },
+  const named = isUrl(site) ? site : relative(folder, root) || '.';
+  const opened = await openSite(
+    { site: [named], folder, root, home, runScripts: runScripts === true || isUrl(site), environment },
     progress,
   );
   try {
-    return (await scannedSite(opened, false, progress)).pages;
+    const { pages, result } = await scanOpened(opened, { withPlaces: forBuild, forBuild }, progress);
+    const local = isUrl(site)
+      ? await withLocalFiles(pages, opened.site, fonts, folder)
+      : { pages, notes: [] };
+    return { ...local, result };
   } finally {
-    await end();
+    await opened.end();
   }
 }

@@ -8,18 +8,8 @@ import { decodedPage } from '../../site/html/encoding.js';
 import { pageLinks } from '../../site/html/links.js';
 import type { OnPages, SiteProblem } from '../../site/usage/found-on-pages.js';
 import type { OnProgress } from '../progress.js';
-
-/** What gives the text of a page: the network, or a browser that ran its scripts. */
-export type PageReader = (url: string) => Promise<ReadPage | { reason: string }>;
-
-interface ReadPage {
-  /** After redirects. */
-  url: string;
-  html: string;
-  /** As the server sent it; undefined where a browser made it. */
-  bytes?: Uint8Array;
-  charset?: string | undefined;
-}
+import type { PageReader } from './page-reader.js';
+import { hasSteps, stateName, type SiteState } from './states.js';
 
 export interface OnlineSite extends Site {
   problems: OnPages<SiteProblem>[];
@@ -29,24 +19,36 @@ export interface OnlineSite extends Site {
 /** Pages that are read at once. */
 const atOnce = 2;
 
+export interface OnlineRequest {
+  start: string;
+  mostPages: number;
+  /** For pages that a browser reads. */
+  read?: PageReader | undefined;
+  /** Paths of the pages, in the place of what links lead to. */
+  routes?: readonly string[] | undefined;
+  /** Pages after something happened on them; a browser reads those. */
+  states?: readonly SiteState[] | undefined;
+}
+
 /**
  * The pages of a site that links lead to, from a start on; same origin only.
  *
- * @param read for pages that a browser reads
  * @throws DenseGlyphError `site-unreachable` if the first page can't be had
  */
 export async function readOnlineSite(
-  start: string,
-  mostPages: number,
-  read: PageReader | undefined,
+  { start, mostPages, read, routes = [], states = [] }: OnlineRequest,
   progress?: OnProgress,
 ): Promise<OnlineSite> {
   const client = new HttpClient({ userAgent: `dense-glyph/${version()}` });
   const files = new OnlineFiles(client, new URL(start).origin);
   const pages = new Map<string, SitePage>();
   const problems: OnPages<SiteProblem>[] = [];
-  const waiting: { url: string; from: string }[] = [{ url: start, from: '' }];
-  const seen = new Set([start]);
+  const listed = routes.map((path) => new URL(path, start).href);
+  const waiting = (listed.length > 0 ? listed : [start]).map((url, i) => ({
+    url,
+    from: i === 0 ? '' : 'the config',
+  }));
+  const seen = new Set(waiting.map(({ url }) => url));
   const readPage = read ?? files.page;
   const visit = async ({ url, from }: { url: string; from: string }) => {
     const found = await readPage(url);
@@ -72,8 +74,10 @@ export async function readOnlineSite(
     const page = files.shown(found.url);
     if (new URL(found.url).origin !== files.origin && from !== '') return;
     if (from === '') files.origin = new URL(found.url).origin;
-    if (pages.has(found.url) || pages.size >= mostPages) return;
-    pages.set(found.url, {
+    if (pages.size >= mostPages) return;
+    const key = read ? found.url : found.url.replace(/#.*/s, '');
+    if (pages.has(key)) return;
+    pages.set(key, {
       page,
       address: found.url,
       size: found.html.length,
@@ -82,20 +86,46 @@ export async function readOnlineSite(
     });
     const total = Math.min(mostPages, pages.size + waiting.length);
     progress?.({ task: 'fetching pages', done: pages.size, total, bytes: 0, totalBytes: 0, item: page });
+    if (listed.length > 0) return;
     const root = readDocument(found.html);
     const base = baseOf(root);
     const linksFrom =
       base !== undefined && URL.canParse(base, found.url) ? new URL(base, found.url).href : found.url;
-    for (const link of pageLinks(root, linksFrom)) {
+    for (const one of pageLinks(root, linksFrom)) {
+      // What stands behind the number sign is drawn by scripts alone.
+      const link = read ? one : one.replace(/#.*/s, '');
       if (seen.has(link) || new URL(link).origin !== files.origin) continue;
       seen.add(link);
       waiting.push({ url: link, from: page });
     }
   };
+  const visitState = async (state: SiteState) => {
+    const url = new URL(state.page, start).href;
+    const page = stateName(state);
+    const found = await readPage(url, state);
+    if ('reason' in found)
+      problems.push({
+        code: 'page-unreadable',
+        url: page,
+        file: state.page,
+        line: 0,
+        reason: found.reason,
+        pages: [page],
+      });
+    else
+      pages.set(page, {
+        page,
+        address: found.url,
+        size: found.html.length,
+        read: () => found.html,
+        isAfterSteps: hasSteps(state),
+      });
+  };
   try {
     while (waiting.length > 0 && pages.size < mostPages) {
       await Promise.all(waiting.splice(0, pages.size === 0 ? 1 : atOnce).map(visit));
     }
+    for (const state of read ? states : []) await visitState(state);
   } catch (cause) {
     await client.end();
     throw cause;
@@ -124,8 +154,8 @@ class OnlineFiles {
 
   /** What follows the host. */
   readonly shown = (url: string): string => {
-    const { origin, pathname, search } = new URL(url);
-    return origin === this.origin ? pathname + search : url;
+    const { origin, pathname, search, hash } = new URL(url);
+    return origin === this.origin ? pathname + search + hash : url;
   };
 
   readonly otherHost = (address: string, from: string): string | undefined => {

@@ -1,14 +1,13 @@
 import { relative } from 'node:path';
 import { DenseGlyphError } from '../../errors.js';
-import { script as snapshot } from '../../browser/built/snapshot.js';
 import type { HeadlessBrowser } from '../../io/browsers/chromium.js';
 import type { Environment } from '../../io/browsers/environment.js';
-import type { Site, SitePage } from '../../site/scanning/site.js';
+import type { Site } from '../../site/scanning/site.js';
 import { readSite, type SiteFolder } from '../../io/site-folder.js';
 import type { OnPages, SiteProblem } from '../../site/usage/found-on-pages.js';
 import type { AdoptedSheets } from '../adoption/adopted-sheets.js';
-import type { PageReader } from './online-site.js';
-import { Steps, type OnProgress } from '../progress.js';
+import type { OnProgress } from '../progress.js';
+import type { SiteState } from './states.js';
 
 export interface OpenedSite {
   site: Site | SiteFolder;
@@ -35,6 +34,10 @@ export interface SiteRequest {
   environment?: Environment | undefined;
   /** Of a URL, how many pages are read that links lead to; 200 if left out. */
   mostPages?: number | undefined;
+  /** Paths of URLs below the origin: of a URL these pages in the place of what links lead to; of a folder those that scripts draw. */
+  routes?: readonly string[] | undefined;
+  /** Pages that show some of their text only after something happened; for pages whose scripts run. */
+  states?: readonly SiteState[] | undefined;
 }
 
 const usualPages = 200;
@@ -54,7 +57,16 @@ export async function openSite(request: SiteRequest, progress?: OnProgress): Pro
     runScripts = false,
     mostPages = usualPages,
     environment,
+    routes,
+    states = [],
   } = request;
+  if (!runScripts && states.length > 0)
+    throw new DenseGlyphError(
+      'call-invalid',
+      'states are shown by pages whose scripts run',
+      {},
+      'write site: { scripts: true }, or call it with --run-scripts',
+    );
   const url = named.find(isUrl);
   if (url !== undefined && named.length > 1) {
     const advice = 'name the URL alone; links lead to the other pages';
@@ -62,6 +74,13 @@ export async function openSite(request: SiteRequest, progress?: OnProgress): Pro
   }
   if (url === undefined) {
     const site = await readSite(named, folder, { root, home });
+    if (!runScripts && routes !== undefined && routes.length > 0)
+      throw new DenseGlyphError(
+        'call-invalid',
+        `no file is ${routes[0]}`,
+        {},
+        'write site: { scripts: true } for pages that scripts draw',
+      );
     return runScripts
       ? withScripts(site, request, progress)
       : { site, problems: [], end: () => Promise.resolve() };
@@ -69,8 +88,11 @@ export async function openSite(request: SiteRequest, progress?: OnProgress): Pro
   const browser = runScripts ? await startBrowser(environment) : undefined;
   try {
     const { readOnlineSite } = await import('./online-site.js');
-    const read = browser && readerBy(browser);
-    const site = await readOnlineSite(new URL(url).href, mostPages, read, progress);
+    const read = browser && (await import('./run-pages.js')).readerBy(browser);
+    const site = await readOnlineSite(
+      { start: new URL(url).href, mostPages, read, routes, states },
+      progress,
+    );
     return { site, problems: site.problems, end: site.end };
   } finally {
     await browser?.end();
@@ -80,23 +102,9 @@ export async function openSite(request: SiteRequest, progress?: OnProgress): Pro
 const startBrowser = async (environment: Environment = {}): Promise<HeadlessBrowser> =>
   (await import('../../io/browsers/chromium.js')).HeadlessBrowser.start(environment);
 
-const readerBy =
-  (browser: HeadlessBrowser): PageReader =>
-  async (url) => {
-    try {
-      const { url: last, value } = await browser.run(url, snapshot, 'denseGlyphSnapshot');
-      return { url: last, html: value };
-    } catch (cause) {
-      return { reason: cause instanceof Error ? cause.message.replace(/\s+at http.*$/s, '') : String(cause) };
-    }
-  };
-
-/** Pages that a browser reads at once. */
-const atOnce = 2;
-
 async function withScripts(
   site: SiteFolder,
-  { environment, changed }: Pick<SiteRequest, 'environment' | 'changed'>,
+  { environment, changed, routes = [], states = [], mostPages = usualPages, site: named }: SiteRequest,
   progress?: OnProgress,
 ): Promise<OpenedSite> {
   const outside = site.pages.find(({ address }) => relative(site.root, address).startsWith('..'));
@@ -104,50 +112,26 @@ async function withScripts(
     const advice = 'name with --root the folder that the site is served from';
     throw new DenseGlyphError('call-invalid', 'it lies outside of the root', { file: outside.page }, advice);
   }
-  const { serveFolder } = await import('../../io/static-server.js');
-  const served = await serveFolder(site.root, 0, changed);
+  const [{ serveFolder }, { readByBrowser }] = await Promise.all([
+    import('../../io/static-server.js'),
+    import('./run-pages.js'),
+  ]);
+  const served = await serveFolder(site.root, 0, changed, true);
   const browser = await startBrowser(environment).catch(async (cause: unknown) => {
     await served.close();
     throw cause;
   });
-  const read = readerBy(browser);
-  const steps = new Steps(
-    'running scripts',
-    site.pages.map(({ size }) => size),
-    progress,
-  );
-  const problems: OnPages<SiteProblem>[] = [];
-  const pages: (SitePage | undefined)[] = site.pages.map(() => undefined);
-  const waiting = [...site.pages.entries()];
-  const work = async () => {
-    for (let next = waiting.shift(); next; next = waiting.shift()) {
-      const [i, page] = next;
-      steps.begin(page.page);
-      const path = relative(site.root, page.address).split(/[\\/]/).map(encodeURIComponent).join('/');
-      const found = await read(`${served.origin}/${path}`);
-      if ('reason' in found || !found.url.startsWith(`${served.origin}/`)) {
-        const { page: file } = page;
-        const reason = 'reason' in found ? found.reason : `it leads to ${found.url}`;
-        const problem = { code: 'page-unreadable', url: file, file, line: 0, reason } as const;
-        problems.push({ ...problem, pages: [file] });
-      } else {
-        // Scripts write addresses in full; ours is gone when the pages are scanned.
-        const html = found.html.replaceAll(served.origin, '');
-        pages[i] = { ...page, read: () => html };
-      }
-      steps.end(page.size);
-    }
-  };
   try {
-    await Promise.all(Array.from({ length: atOnce }, work));
+    const isWhole = routes.length === 0 && named.length <= 1;
+    const { pages, problems } = await readByBrowser(
+      browser,
+      { site, origin: served.origin, routes, states, mostPages, followsRoutes: isWhole },
+      progress,
+    );
+    // Threads would read the files again; what scripts made of them is here.
+    const { root: _, base: __, home: ___, ...rest } = site;
+    return { site: { ...rest, pages }, problems, end: () => Promise.resolve() };
   } finally {
     await Promise.all([browser.end(), served.close()]);
   }
-  // Threads would read the files again; what scripts made of them is here.
-  const { root: _, base: __, home: ___, ...rest } = site;
-  return {
-    site: { ...rest, pages: pages.filter((page) => page !== undefined) },
-    problems,
-    end: () => Promise.resolve(),
-  };
 }

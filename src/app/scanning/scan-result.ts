@@ -1,4 +1,5 @@
 import type { Finding } from '../../findings.js';
+import type { KeptPage } from '../../kit/planning/kept-demand.js';
 import type { AskedStyle, AskingRule, DrawnPlace } from '../../site/usage/page-face.js';
 
 /** A declared face, as its rule states it. */
@@ -28,7 +29,7 @@ export interface ScannedFace {
 
 export interface ScanResult {
   demandVersion: 1;
-  pages: { page: string; languages: string[]; faces: ScannedFace[] }[];
+  pages: ScannedResultPage[];
   faces: {
     asked: AskedStyle;
     drawnBy: DrawingFace | null;
@@ -39,4 +40,11 @@ export interface ScanResult {
     rules: AskingRule[];
   }[];
   findings: (Finding & { pages: string[] })[];
+}
+
+/** A page with the faces that its rules choose; with what it asks for before that, enough to build a kit from. */
+export interface ScannedResultPage extends Partial<Omit<KeptPage, 'page' | 'languages'>> {
+  page: string;
+  languages: string[];
+  faces: ScannedFace[];
 }

@@ -2,6 +2,8 @@ import { resolve } from 'node:path';
 import { rangeText } from '../../core/face/index.js';
 import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { rangesOf, unicodeRangeText } from '../../core/text/unicode-ranges.js';
+import { loadConfig } from '../../config/load.js';
+import { DenseGlyphError } from '../../errors.js';
 import { writeWhole } from '../../io/write-whole.js';
 import {
   faceRuleOf,
@@ -15,7 +17,13 @@ import type { FontFaceDescriptors } from '../../site/css/rules.js';
 import { siteFindings } from '../../site/usage/findings/index.js';
 import { adoptedFolders, adoptedSheets } from '../adoption/adopted-sheets.js';
 import { addSupplies } from './font-supplies.js';
-import { openSite, type SiteRequest } from './open-site.js';
+import { keptAsks, keptSetting, type KeptPage } from '../../kit/planning/kept-demand.js';
+import { demandingPage } from '../../kit/planning/plan.js';
+import { Visits } from '../../kit/planning/visits.js';
+import type { Site } from '../../site/scanning/site.js';
+import { pageSettings } from '../stand-ins/site-paragraphs.js';
+import { openSite, type OpenedSite, type SiteRequest } from './open-site.js';
+import { digestOf } from './page-digest.js';
 import type { OnProgress } from '../progress.js';
 import type { ScannedPage } from '../../site/scanning/page-scanner.js';
 import type { DrawingFace, ScannedFace, ScanResult } from './scan-result.js';
@@ -26,6 +34,10 @@ export interface ScanRequest extends SiteRequest {
   places?: boolean | undefined;
   /** A page to write that shows the whole: faces by pages, characters with their places, findings with their source. */
   page?: string | undefined;
+  /** Whether the result is to be enough to build a kit from. */
+  forBuild?: boolean | undefined;
+  /** Where no site is named: the config, where it isn't found from the folder upwards. */
+  config?: string | undefined;
 }
 
 export type { DrawingFace, ScannedFace, ScanResult };
@@ -37,37 +49,115 @@ export type { DrawingFace, ScannedFace, ScanResult };
  * @example const { faces, findings } = await scan({ site: ['site'], folder: process.cwd() });
  */
 export async function scan(request: ScanRequest, progress?: OnProgress): Promise<ScanResult> {
-  const isOnline = request.site.some((one) => /^https?:/i.test(one));
-  const home = request.home ?? (isOnline ? undefined : adoptedSheets(adoptedFolders(request.folder)));
-  const { site, problems, end } = await openSite({ ...request, home }, progress);
-  const withPlaces = request.places === true || request.page !== undefined;
+  const { opening, kitFolder } = await openingOf(request);
+  const opened = await openSite(opening, progress);
+  const { forBuild = false, page, places = false } = request;
   try {
-    const { pages: read, ...found } = await scannedSite(site, withPlaces, progress);
-    const rulesOf = rulesOnce();
-    const declared = read.map(({ fontFaces, ...page }) => ({ ...page, rules: fontFaces.map(rulesOf) }));
-    await addSupplies(declared, site);
-    const scanned = declared.map(({ faces, ...page }): Scanned => ({
-      ...page,
-      faces: Array.from(faces.values(), (face) => matchedFace(face, page.rules)),
-    }));
-    const result: ScanResult = {
-      demandVersion: 1,
-      pages: scanned.map(({ page, languages, faces }) => ({
-        page,
-        languages,
-        faces: faces.flatMap(scannedFaces),
-      })),
-      faces: facesOfSite(scanned),
-      findings: siteFindings(scanned, { ...found, problems: [...problems, ...found.problems] }),
-    };
-    if (request.page !== undefined) {
+    const options = { forBuild, kitFolder, withPlaces: places || page !== undefined || forBuild };
+    const { result } = await scanOpened(opened, options, progress);
+    if (page !== undefined) {
       const { siteReport } = await import('./site-report.js');
-      writeWhole(resolve(request.folder, request.page), await siteReport(result, site));
+      writeWhole(resolve(request.folder, page), await siteReport(result, opened.site));
     }
     return result;
   } finally {
-    await end();
+    await opened.end();
   }
+}
+
+interface ScanningOptions {
+  withPlaces: boolean;
+  /** Whether the result is to be enough to build a kit from. */
+  forBuild: boolean;
+  /** Absolute. */
+  kitFolder?: string | undefined;
+}
+
+/** The same of a site that is open, with its pages as they were read. */
+export async function scanOpened(
+  { site, problems }: Pick<OpenedSite, 'site' | 'problems'>,
+  { withPlaces, forBuild, kitFolder }: ScanningOptions,
+  progress?: OnProgress,
+): Promise<{ result: ScanResult; pages: ScannedPage[] }> {
+  const { pages: read, ...found } = await scannedSite(site, withPlaces, progress);
+  const rulesOf = rulesOnce();
+  const declared = read.map(({ fontFaces, ...page }) => ({ ...page, rules: fontFaces.map(rulesOf) }));
+  await addSupplies(declared, site);
+  const scanned = declared.map(({ faces, ...page }): Scanned => ({
+    ...page,
+    faces: Array.from(faces.values(), (face) => matchedFace(face, page.rules)),
+  }));
+  const kept = forBuild ? await keptPages(read, site, kitFolder, progress) : [];
+  const result: ScanResult = {
+    demandVersion: 1,
+    pages: scanned.map(({ page, languages, faces }, i) => ({
+      page,
+      languages,
+      faces: faces.flatMap(scannedFaces),
+      ...kept[i],
+    })),
+    faces: facesOfSite(scanned),
+    findings: siteFindings(scanned, { ...found, problems: [...problems, ...found.problems] }),
+  };
+  return { result, pages: read };
+}
+
+/** What is read: what is named, else the site of the config, else the folder. */
+async function openingOf(request: ScanRequest): Promise<{ opening: SiteRequest; kitFolder?: string }> {
+  const { site, folder, config: file, root, runScripts } = request;
+  if (site.length === 0 && root === undefined) {
+    const found = await projectConfig(folder, file);
+    if (found?.config.site && (found.config.site.root ?? found.config.site.url) !== undefined) {
+      const { config, base } = found;
+      const { siteRequest } = await import('./config-request.js');
+      const opening = siteRequest(config.site, resolve(base, config.site.root ?? '.'), runScripts);
+      const { environment, mostPages, changed } = request;
+      const home = adoptedSheets(adoptedFolders(base));
+      return {
+        opening: { ...opening, environment, mostPages, changed, home },
+        kitFolder: resolve(base, config.output.folder),
+      };
+    }
+  }
+  const isOnline = site.some((one) => /^https?:/i.test(one));
+  const home = request.home ?? (isOnline ? undefined : adoptedSheets(adoptedFolders(folder)));
+  return { opening: { ...request, home } };
+}
+
+/** The config of a project, where it has one. @throws for one that is wrong */
+async function projectConfig(
+  folder: string,
+  file: string | undefined,
+): Promise<Awaited<ReturnType<typeof loadConfig>> | undefined> {
+  try {
+    return await loadConfig(folder, file);
+  } catch (cause) {
+    if (cause instanceof DenseGlyphError && cause.code === 'config-missing' && file === undefined)
+      return undefined;
+    throw cause;
+  }
+}
+
+/** What each page asks for, how it sets its text, and what a server sends for it. */
+async function keptPages(
+  read: readonly ScannedPage[],
+  site: Site,
+  kitFolder: string | undefined,
+  progress: OnProgress | undefined,
+): Promise<Partial<KeptPage>[]> {
+  const settings = await pageSettings(site, new Visits(site, kitFolder), progress);
+  const settingOf = new Map(settings.map((one) => [one.page, keptSetting(one)]));
+  const pageOf = new Map(site.pages.map((page) => [page.page, page]));
+  return read.map((scanned) => {
+    const page = pageOf.get(scanned.page);
+    const digest = page && digestOf(page);
+    const setting = settingOf.get(scanned.page);
+    return {
+      ...keptAsks(demandingPage(scanned)),
+      ...(digest === undefined ? {} : { digest }),
+      ...(setting ? { setting } : {}),
+    };
+  });
 }
 
 /** A page with what was found on it. */

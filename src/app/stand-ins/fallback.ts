@@ -148,7 +148,10 @@ async function facesOf(
       return { input, family, weight, style, stretch, descriptors, stack, state: group ?? role, font };
     }),
   );
-  return { faces: faces.filter(isText), root: site ?? (config.site && resolve(base, config.site.root)) };
+  return {
+    faces: faces.filter(isText),
+    root: site ?? (config.site?.root === undefined ? undefined : resolve(base, config.site.root)),
+  };
 }
 
 /** Nothing local stands in for pictures. */

@@ -1,6 +1,8 @@
 import { paragraphsOf, type PageParagraphs, type StandInFace } from '../../kit/stand-ins/index.js';
-import { PageScanner, type ScannedPage } from '../../site/scanning/page-scanner.js';
-import type { Site, SitePage } from '../../site/scanning/site.js';
+import type { PageSetting } from '../../kit/planning/kept-demand.js';
+import type { Visits } from '../../kit/planning/visits.js';
+import { PageScanner } from '../../site/scanning/page-scanner.js';
+import type { Site } from '../../site/scanning/site.js';
 import { Steps, type OnProgress } from '../progress.js';
 
 /** A telephone, a tablet and a desk. */
@@ -10,33 +12,54 @@ export const usualWidths: readonly number[] = [390, 768, 1280];
 const mostPages = 40;
 
 /**
- * Paragraphs of a site that are set in faces of the kit.
+ * How pages of a site set their text, and what they fetch first.
  *
- * @param onPage called for each page, with what it asks for
+ * @param visits told where it is asked for
  */
-export async function siteParagraphs<Face extends StandInFace>(
-  site: Site,
-  faces: readonly Face[],
+export async function pageSettings(
+  { pages: all, ...site }: Site,
+  visits: Visits | undefined,
   progress?: OnProgress,
-  onPage?: (page: SitePage, scanned: ScannedPage) => Promise<void>,
-): Promise<PageParagraphs<Face>[]> {
-  const step = Math.max(1, Math.ceil(site.pages.length / mostPages));
-  const pages = site.pages.filter((_, i) => i % step === 0);
-  const scanner = new PageScanner(site, { widths: usualWidths, withRequests: onPage !== undefined });
+): Promise<PageSetting[]> {
+  // What something has to happen for isn't there when a page is drawn.
+  const onLoad = all.filter(({ isAfterSteps }) => isAfterSteps !== true);
+  const step = Math.max(1, Math.ceil(onLoad.length / mostPages));
+  const pages = onLoad.filter((_, i) => i % step === 0);
+  const scanner = new PageScanner(
+    { ...site, pages },
+    { widths: usualWidths, withRequests: visits !== undefined },
+  );
   const steps = new Steps(
     'setting text',
     pages.map(({ size }) => size),
     progress,
   );
-  const found: PageParagraphs<Face>[] = [];
+  const found: PageSetting[] = [];
   for (const page of pages) {
     steps.begin(page.page);
-    for (const scanned of await scanner.scanned(page)) {
-      for (const [width, own] of scanned.blocks ?? [])
-        found.push({ page: page.page, width, paragraphs: paragraphsOf(own, faces, page.page) });
-      await onPage?.(page, scanned);
-    }
+    for (const scanned of await scanner.scanned(page))
+      found.push({
+        page: page.page,
+        blocks: [...(scanned.blocks ?? [])],
+        visit: await visits?.of(page, scanned),
+      });
     steps.end(page.size);
   }
   return found;
 }
+
+/** Paragraphs of pages that are set in faces of the kit. */
+export const paragraphsIn = <Face extends StandInFace>(
+  settings: readonly PageSetting[],
+  faces: readonly Face[],
+): PageParagraphs<Face>[] =>
+  settings.flatMap(({ page, blocks }) =>
+    blocks.map(([width, own]) => ({ page, width, paragraphs: paragraphsOf(own, faces, page) })),
+  );
+
+/** Paragraphs of a site that are set in faces of the kit. */
+export const siteParagraphs = async <Face extends StandInFace>(
+  site: Site,
+  faces: readonly Face[],
+  progress?: OnProgress,
+): Promise<PageParagraphs<Face>[]> => paragraphsIn(await pageSettings(site, undefined, progress), faces);

@@ -14,13 +14,14 @@ import { withoutFirst } from '../../site/edits/three-way.js';
 import { adoptedFolders, adoptedSheets } from '../adoption/adopted-sheets.js';
 import type { OnProgress } from '../progress.js';
 import type { ReadingOptions } from '../building/config-site.js';
-import { openSite, type SiteRequest } from '../scanning/open-site.js';
+import { siteRequest } from '../scanning/config-request.js';
+import { openSite } from '../scanning/open-site.js';
 import { scannedSite } from '../scanning/scan-threads.js';
 import { editableText } from './edited-text.js';
 import { addressFindings, kitAtHand, type KitAtHand } from './kit-at-hand.js';
 import { wiredPages } from './pages.js';
 import { Replaced } from './replaced.js';
-import { drawnOtherwise, type OpenPages } from './second-reading.js';
+import { drawnOtherwise } from './second-reading.js';
 import { stackNames } from './stack-names.js';
 import { wiredStylesheets } from './stylesheets.js';
 import { wiredTemplates } from './templates.js';
@@ -82,6 +83,13 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
     findings: [],
   };
   if (request.undo) return { ...result, undone: edited.undo(request.dryRun).map(toldUndone) };
+  if (config.site?.url !== undefined && config.site.root === undefined && !request.print)
+    throw new DenseGlyphError(
+      'config-invalid',
+      'site.url is a running server, and has no pages to write into',
+      {},
+      'say with site.root where its pages are, or paste what wire --print gives; bundlers have a plugin',
+    );
   if (!isFolder(root))
     throw new DenseGlyphError(
       'config-invalid',
@@ -134,14 +142,13 @@ async function plannedChanges(
   progress?: OnProgress,
 ): Promise<{ changed: EditedFile[]; unchanged: number; otherwise: Finding[]; findings: Finding[] }> {
   const folders = adoptedFolders(base);
-  const named = config.site?.pages?.map((page) => join(root, page)) ?? [root];
-  const site = await readSite(named, root, { root, home: adoptedSheets(folders) });
-  const open = openWithScripts(
-    request,
-    config,
-    { site: named, folder: root, root, home: site.home },
-    progress,
-  );
+  const runs = request.runScripts === true || config.site?.scripts === true;
+  const reading = siteRequest({ ...config.site, url: undefined }, root, runs);
+  const site = await readSite(reading.site, root, { root, home: adoptedSheets(folders) });
+  const open = reading.runScripts
+    ? (changed: ReadonlyMap<string, Uint8Array>) =>
+        openSite({ ...reading, environment: request.environment, home: site.home, changed }, progress)
+    : undefined;
   const opened = await open?.(new Map());
   const found = await scannedSite(opened?.site ?? site, false, progress);
   await opened?.end();
@@ -173,17 +180,6 @@ async function plannedChanges(
       ),
     ],
   };
-}
-
-/** Opens the pages as their scripts leave them; undefined where nobody asked for that. */
-function openWithScripts(
-  { runScripts, environment }: ReadingOptions,
-  { site }: KitConfig,
-  named: SiteRequest,
-  progress?: OnProgress,
-): OpenPages | undefined {
-  if (runScripts !== true && site?.scripts !== true) return undefined;
-  return (changed) => openSite({ ...named, runScripts: true, environment, changed }, progress);
 }
 
 const textOf = (bytes: Uint8Array): string => new TextDecoder().decode(bytes);

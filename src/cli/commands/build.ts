@@ -15,6 +15,7 @@ interface BuildOptions extends CommonOptions {
   site?: string;
   printConfig?: true;
   runScripts?: true;
+  demand?: string;
 }
 
 export function configure(command: Command, terminal: Terminal): void {
@@ -24,6 +25,7 @@ export function configure(command: Command, terminal: Terminal): void {
     .option('--out <dir>', 'where the kit of these fonts goes')
     .option('--site <dir>', 'the folder that is served as the site; the fonts are cut to what its pages draw')
     .option('--run-scripts', 'let an installed Chromium run the scripts of each page first')
+    .option('--demand <json>', 'what scan --json found, in the place of reading pages')
     .option('--print-config', 'print the config that gives the same kit')
     .addHelpText(
       'after',
@@ -31,9 +33,9 @@ export function configure(command: Command, terminal: Terminal): void {
     )
     .action(async (fonts: string[], options: BuildOptions) => {
       const reporter = new Reporter(terminal, options);
-      const { config, out, site, runScripts } = options;
+      const { config, out, site, runScripts, demand } = options;
       const { folder: start, environment } = terminal;
-      const request = { folder: start, environment, config, fonts, out, site, runScripts };
+      const request = { folder: start, environment, config, fonts, out, site, runScripts, demand };
       const result = await build(request, reporter.onProgress);
       const { manifest, folder, changed, findings, drafted, config: found } = result;
       reporter.result(result);

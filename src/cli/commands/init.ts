@@ -17,10 +17,16 @@ interface InitOptions extends CommonOptions {
 export function configure(command: Command, terminal: Terminal): void {
   command
     .argument('[fonts...]', 'font files, folders, globs or archives; all below this folder if none is named')
-    .option('--site <dir>', 'the folder that is served as the site; the likeliest one if left out')
+    .option(
+      '--site <dir or URL>',
+      'the folder that is served as the site, or where it runs; the likeliest one if left out',
+    )
     .option('--run-scripts', 'let an installed Chromium run the scripts of each page first')
     .option('--ask', 'ask which families, for what, and by which URL, in a terminal')
-    .addHelpText('after', '\nExample:\n  dense-glyph init fonts --site site\n')
+    .addHelpText(
+      'after',
+      '\nExamples:\n  dense-glyph init fonts --site site\n  dense-glyph init fonts --site http://localhost:5173\n',
+    )
     .action(async (fonts: string[], options: InitOptions) => {
       const reporter = new Reporter(terminal, options);
       const questions = options.ask ? await askedQuestions(terminal, options) : undefined;

@@ -66,7 +66,12 @@ export function configure(command: Command, terminal: Terminal): void {
       const { line: lines, paced, fonts, display, standIns, marked = false, host, against } = options;
       const [line, ...others] = lines;
       if (others.length > 0)
-        throw new DenseGlyphError('call-invalid', 'a site is served on one line', {}, 'name one, or --record');
+        throw new DenseGlyphError(
+          'call-invalid',
+          'a site is served on one line',
+          {},
+          'name one, or --record',
+        );
       const conditions = { line, paced, fonts, display, standIns, marked };
       const port = readPort(options.port);
       const running = await rehearse({ site, folder: terminal.folder, port, host, conditions, against });

@@ -19,7 +19,10 @@ interface ScanOptions extends CommonOptions {
 
 export function configure(command: Command, terminal: Terminal): void {
   command
-    .argument('[site...]', 'a folder, files or globs of pages, or a URL; the current folder if left out')
+    .argument(
+      '[site...]',
+      'a folder, files or globs of pages, or a URL; if left out the site of the config, else the current folder',
+    )
     .option(
       '--root <dir>',
       'what URLs with a slash start from; the folder that is named, for files the current one',
@@ -38,7 +41,17 @@ export function configure(command: Command, terminal: Terminal): void {
       const { root, runScripts, mostPages, page } = options;
       const places = options.trace !== undefined;
       const { folder, environment } = terminal;
-      const request = { site, folder, environment, root, runScripts, mostPages, places, page };
+      const request = {
+        site,
+        folder,
+        environment,
+        root,
+        runScripts,
+        mostPages,
+        places,
+        page,
+        forBuild: options.json,
+      };
       const result = await scan(request, reporter.onProgress);
       reporter.result(result);
       const width = Math.max(60, Math.min(terminal.columns, 120));

@@ -1,11 +1,24 @@
-import type { Browser, Page } from 'puppeteer-core';
+import type { Browser, BrowserContext, Page } from 'puppeteer-core';
 import type { Environment } from './environment.js';
 import { launchChromium } from './launch.js';
 
-/** Milliseconds that a page may take to load, and then to come to rest. */
+/** Milliseconds that a page may take to load, then to come to rest, and what a step waits for. */
 const loadTime = 30_000;
 const restTime = 5_000;
+const stepTime = 5_000;
 const quiet = 400;
+
+/** What happens on a page before it is read, in this order. */
+export interface PageSteps {
+  /** That the browser asks for (BCP 47). */
+  language?: string | undefined;
+  /** Fields, as selectors, and what is typed into each. */
+  fill?: Readonly<Record<string, string>> | undefined;
+  /** Selectors, one after the other. */
+  click?: readonly string[] | undefined;
+  /** A selector. */
+  hover?: string | undefined;
+}
 
 /** An installed Chromium without a window. */
 export class HeadlessBrowser {
@@ -20,20 +33,29 @@ export class HeadlessBrowser {
    * Opens a page, lets its scripts run until it is at rest, and runs one more.
    *
    * @param result the global variable that the script leaves its result in
-   * @throws Error for a page that doesn't load
+   * @param steps what happens first; what it leaves in storage ends with it
+   * @throws Error for a page that doesn't load, and for a step that finds nothing
    */
-  async run(url: string, script: string, result: string): Promise<{ url: string; value: string }> {
-    const page = await this.browser.newPage();
+  async run(
+    url: string,
+    script: string,
+    result: string,
+    steps?: PageSteps,
+  ): Promise<{ url: string; value: string }> {
+    const context = steps && (await this.browser.createBrowserContext());
+    const page = await (context ?? this.browser).newPage();
     try {
       await page.setViewport({ width: 1280, height: 800 });
+      if (steps?.language !== undefined) await setLanguage(page, steps.language);
       const answer = await page.goto(url, { waitUntil: 'load', timeout: loadTime });
       if (answer && answer.status() >= 400) throw new Error(`the server answers ${answer.status()}`);
       await atRest(page);
+      if (steps) await take(page, steps);
       await page.evaluate(script);
       const value = await page.evaluate(`globalThis[${JSON.stringify(result)}]`);
       return { url: page.url(), value: String(value) };
     } finally {
-      await page.close();
+      await closed(page, context);
     }
   }
 
@@ -42,6 +64,42 @@ export class HeadlessBrowser {
   }
 }
 
+const closed = (page: Page, context: BrowserContext | undefined): Promise<void> =>
+  context ? context.close() : page.close();
+
 /** Pages that never come to rest are taken as they are. */
 const atRest = (page: Page): Promise<void> =>
   page.waitForNetworkIdle({ idleTime: quiet, timeout: restTime }).catch(() => undefined);
+
+/** For `navigator.language`, for `Accept-Language`, and for `Intl`. */
+async function setLanguage(page: Page, language: string): Promise<void> {
+  const session = await page.createCDPSession();
+  const userAgent = await page.browser().userAgent();
+  await session.send('Emulation.setUserAgentOverride', { userAgent, acceptLanguage: language });
+  await session.send('Emulation.setLocaleOverride', { locale: language });
+}
+
+async function take(page: Page, { fill = {}, click = [], hover }: PageSteps): Promise<void> {
+  for (const [selector, text] of Object.entries(fill))
+    await step(page, selector, (found) => found.fill(text));
+  for (const selector of click) await step(page, selector, (found) => found.click());
+  if (hover !== undefined) await step(page, hover, (found) => found.hover());
+}
+
+type Found = ReturnType<Page['locator']>;
+
+async function step(page: Page, selector: string, act: (found: Found) => Promise<void>): Promise<void> {
+  try {
+    await act(page.locator(selector).setTimeout(stepTime));
+  } catch (cause) {
+    const isThere = await page.$(selector).catch(() => undefined);
+    const reason =
+      isThere === undefined
+        ? `${selector} is no selector`
+        : isThere
+          ? `${selector} is there, but out of reach`
+          : `nothing on it matches ${selector}`;
+    throw new Error(reason, { cause });
+  }
+  await atRest(page);
+}

@@ -20,7 +20,7 @@ export class Visits {
   ) {}
 
   async of(page: SitePage, { requests = [], fontFaces }: ScannedPage): Promise<PageVisit> {
-    const text = page.read();
+    const text = page.sent?.() ?? page.read();
     const kept: BlockingFile[] = [];
     const hosted: BlockingFile[] = [];
     const keys = requests.map(({ address, url }) => (address === undefined ? url : this.site.shown(address)));
@@ -72,7 +72,7 @@ export class Visits {
 }
 
 /** Without what an earlier call of wire put in, which this plan decides. */
-function withoutBlock(page: string | Uint8Array): string | Uint8Array {
+export function withoutBlock(page: string | Uint8Array): string | Uint8Array {
   // A character for each byte, as the comments around it are ASCII.
   const html = typeof page === 'string' ? page : Buffer.from(page).toString('latin1');
   const block = blockIn(html);

@@ -77,7 +77,8 @@ export class PageScanner {
   /** A page in a list; nothing, and a problem, where it can't be read. */
   async scanned(page: SitePage): Promise<ScannedPage[]> {
     try {
-      return [await this.scan(page)];
+      const scanned = await this.scan(page);
+      return [page.isAfterSteps ? asPossible(scanned) : scanned];
     } catch (cause) {
       if (!(cause instanceof DenseGlyphError)) throw cause;
       const problem = { code: 'page-unreadable', url: page.page, file: page.page, line: 0 } as const;
@@ -195,6 +196,13 @@ function addAsPossible(faces: Map<string, PageFace>, key: string, face: PageFace
   }
   for (const character of [...face.drawn, ...face.possible])
     if (!known.drawn.has(character)) known.possible.add(character);
+}
+
+/** What a page shows after something happened, it may draw. */
+function asPossible(scanned: ScannedPage): ScannedPage {
+  const faces = new Map<string, PageFace>();
+  for (const [key, face] of scanned.faces) addAsPossible(faces, key, face);
+  return { ...scanned, faces, lines: [] };
 }
 
 /** Whether an element is a program, not data (HTML, section 4.12.1). */

@@ -10,6 +10,10 @@ export interface SitePage {
   read(): Uint8Array | string;
   /** The encoding that the server names. */
   charset?: string | undefined;
+  /** What a server sends for it, where a browser gave its text. */
+  sent?: (() => Uint8Array) | undefined;
+  /** Whether it shows what it does only after something happened on it. */
+  isAfterSteps?: boolean | undefined;
 }
 
 /** A site, wherever it is; addresses in files are followed as browsers do. */

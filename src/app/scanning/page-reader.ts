@@ -1,0 +1,13 @@
+import type { PageSteps } from '../../io/browsers/chromium.js';
+
+/** What gives the text of a page: the network, or a browser that ran its scripts. */
+export type PageReader = (url: string, steps?: PageSteps) => Promise<ReadPage | { reason: string }>;
+
+export interface ReadPage {
+  /** After redirects. */
+  url: string;
+  html: string;
+  /** As the server sent it; undefined where a browser made it. */
+  bytes?: Uint8Array;
+  charset?: string | undefined;
+}

@@ -1,0 +1,1 @@
+export default { esbuild: { jsx: 'automatic' } };
