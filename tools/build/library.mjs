@@ -12,6 +12,8 @@ const entries = [
   'site/index',
   'kit/index',
   'config/index',
+  'plugins/vite',
+  'plugins/postcss',
   'app/scanning/scan-thread',
 ];
 

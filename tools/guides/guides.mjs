@@ -1,7 +1,7 @@
 // What each guide says, as a program: a project, the commands, and where the result is served.
 import { spawn, spawnSync } from 'node:child_process';
 import { createServer } from 'node:http';
-import { cpSync, existsSync, readFileSync, statSync } from 'node:fs';
+import { cpSync, existsSync, readFileSync, statSync, symlinkSync } from 'node:fs';
 import { extname, join } from 'node:path';
 
 const types = {
@@ -86,6 +86,113 @@ function bundled(put, run) {
   run('npm', 'install', '--silent', 'vite@5');
 }
 
+const appFolder = new URL('../../test-support/apps/pier/', import.meta.url).pathname;
+/** Icon packages, whose own stylesheets declare whole fonts. */
+const iconFonts = {
+  'bootstrap-icons': 'node_modules/bootstrap-icons/font/fonts/bootstrap-icons.woff2',
+  'material-icons': 'node_modules/material-icons/iconfont/material-icons.woff2',
+};
+
+/** The app of the tests, with this package as if it were installed. */
+function reactApp({ folder, run }, vite, ...more) {
+  cpSync(appFolder, folder, { recursive: true });
+  run(
+    'npm',
+    'install',
+    '--silent',
+    `vite@${vite}`,
+    'react@19',
+    'react-dom@19',
+    ...Object.keys(iconFonts),
+    ...more,
+  );
+  symlinkSync(new URL('../..', import.meta.url).pathname, join(folder, 'node_modules/dense-glyph'));
+}
+
+/** The folder as a host of apps serves it: what is no file is the start page. */
+const serveApp = (folder) =>
+  listen((request, response) => {
+    const path = decodeURIComponent(request.url.replace(/[?#].*/, ''));
+    const named = join(folder, path.endsWith('/') ? `${path}index.html` : path);
+    const isThere = existsSync(named) && statSync(named).isFile();
+    if (!isThere && extname(path)) return response.writeHead(404).end();
+    const file = isThere ? named : join(folder, 'index.html');
+    response.writeHead(200, {
+      'content-type': types[extname(file)] ?? 'application/octet-stream',
+      'content-length': statSync(file).size,
+    });
+    response.end(readFileSync(file));
+  });
+
+/** Without a program between that would be ended in its place. */
+const viteServer = (folder, port) =>
+  started(
+    process.execPath,
+    ['node_modules/vite/bin/vite.js', '--port', String(port), '--strictPort'],
+    folder,
+    `http://localhost:${port}/`,
+  );
+
+const visit = (selector) => async (page) => {
+  await page.click(selector);
+  await new Promise((done) => setTimeout(done, 1200));
+};
+
+/** Dev server and build of one version, with files that the bundler names and with files as they are. */
+const vitePlugin = (vite) => async (project) => {
+  const { folder, put, read, run } = project;
+  reactApp(project, vite);
+  const version = `vite ${versionOf(folder, 'vite')}`;
+  // The first command: the app as it runs says what it draws.
+  const before = await viteServer(folder, await freePort());
+  run(
+    'dense-glyph',
+    'init',
+    'fonts/*Variable*.ttf',
+    'fonts/*Mono*',
+    'fonts/*.otf',
+    ...Object.values(iconFonts),
+    '--site',
+    before.url,
+  );
+  await before.end();
+  const config = read('dense-glyph.config.yaml');
+  put(
+    'vite.config.js',
+    guideBlock('vite.md', 'js')
+      .replace('[denseGlyph()', '[denseGlyph()')
+      .replace('export default {', "export default { esbuild: { jsx: 'automatic' },"),
+  );
+  const looks = [];
+  for (const [mode, text] of [
+    ['names its files', config.replace(/^ {2}url: "\/type\/"\n/m, '')],
+    ['as they are', config],
+  ]) {
+    put('dense-glyph.config.yaml', text);
+    const port = await freePort();
+    const dev = await viteServer(folder, port);
+    const never = /bootstrap-icons\.woff2|material-icons\.woff2|(?:material|bootstrap)-icons-(?!400n)/;
+    looks.push({
+      ...dev,
+      isDev: true,
+      version: `${version}, dev, ${mode}`,
+      never,
+      most: 6,
+      act: visit('a[href="/fares"]'),
+    });
+    const out = `dist-${looks.length}`;
+    run('npx', 'vite', 'build', '--outDir', out);
+    looks.push({
+      ...(await serveApp(join(folder, out))),
+      version: `${version}, build, ${mode}`,
+      never,
+      most: 6,
+      act: visit('a[href="/fares"]'),
+    });
+  }
+  return looks;
+};
+
 /** A plain site with its kit. */
 function wired(put, run) {
   put('site/index.html', page('<link rel="stylesheet" href="site.css">\n'));
@@ -96,6 +203,10 @@ function wired(put, run) {
 }
 
 export const guides = {
+  'vite-5': vitePlugin(5),
+  'vite-6': vitePlugin(6),
+  'vite-7': vitePlugin(7),
+
   'plain-site': async ({ folder, put, run }) => {
     put('site/index.html', page('<link rel="stylesheet" href="site.css">\n'));
     put('site/site.css', css);

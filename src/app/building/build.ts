@@ -24,7 +24,7 @@ import type { DraftedConfig } from '../drafting/draft-config.js';
 import { Steps, type OnProgress } from '../progress.js';
 import { adoptedFolders } from '../adoption/adopted-sheets.js';
 import { withCatalogues } from './catalogue-texts.js';
-import { configSite, demandingPages, type ReadingOptions } from './config-site.js';
+import { configSite, demandingPages, nothingFound, type ReadingOptions } from './config-site.js';
 import { keptDemand } from './kept-demand.js';
 import { keptStylesheets } from './kept-stylesheets.js';
 import { openSources } from './open-sources.js';
@@ -42,6 +42,19 @@ export interface BuildRequest extends ReadingOptions {
   site?: string | undefined;
   /** What `scan --json` found, a file, in the place of reading pages. */
   demand?: string | undefined;
+  /** Whether to go by a demand that was kept alone: without one faces stay as they are. */
+  keptOnly?: boolean | undefined;
+  /** Another place for the kit than the config says: a folder, and what browsers ask for, undefined for relative URLs. */
+  into?: { folder: string; url: string | undefined } | undefined;
+}
+
+/** What a kit was made from, for who builds it again when some of it changes: paths, absolute. */
+export interface BuildInputs {
+  /** Of the config. */
+  base: string;
+  files: string[];
+  /** The folder of the site, where its pages were read. */
+  site: string | undefined;
 }
 
 export interface BuildResult {
@@ -65,15 +78,31 @@ export interface BuildResult {
  * @throws DenseGlyphError, or AggregateError of them for several mistakes in the config
  * @example const { manifest } = await build({ folder: process.cwd() });
  */
-export async function build(request: BuildRequest, progress?: OnProgress): Promise<BuildResult> {
+export const build = async (request: BuildRequest, progress?: OnProgress): Promise<BuildResult> =>
+  (await buildFrom(request, progress)).result;
+
+/** The same, with what it was made from. */
+export async function buildFrom(
+  request: BuildRequest,
+  progress?: OnProgress,
+): Promise<{ result: BuildResult; inputs: BuildInputs }> {
   const { config, base, file, drafted } = await configOf(request, progress);
-  const { folder, ...built } = await buildKit(config, base, request, progress);
+  const { folder, files, isSiteRead, ...built } = await buildKit(config, base, request, progress);
+  const own = file === undefined ? [] : [resolve(request.folder, file)];
+  const root = config.site?.root;
   return {
-    buildVersion: 1,
-    folder: relative(request.folder, folder) || folder,
-    ...(file === undefined ? {} : { config: file }),
-    ...built,
-    ...(drafted ? { drafted } : {}),
+    result: {
+      buildVersion: 1,
+      folder: relative(request.folder, folder) || folder,
+      ...(file === undefined ? {} : { config: file }),
+      ...built,
+      ...(drafted ? { drafted } : {}),
+    },
+    inputs: {
+      base,
+      files: [...own, ...files],
+      site: isSiteRead && root !== undefined ? resolve(base, root) : undefined,
+    },
   };
 }
 
@@ -110,9 +139,9 @@ async function configOf(
 async function buildKit(
   written: KitConfig,
   base: string,
-  options: ReadingOptions & Pick<BuildRequest, 'demand' | 'folder'>,
+  options: ReadingOptions & Pick<BuildRequest, 'demand' | 'folder' | 'keptOnly' | 'into'>,
   progress?: OnProgress,
-): Promise<Omit<BuildResult, 'buildVersion'>> {
+): Promise<Omit<BuildResult, 'buildVersion'> & { files: string[]; isSiteRead: boolean }> {
   const findings: Finding[] = [];
   const sources: Source[][] = [];
   for (const { files } of written.families)
@@ -121,13 +150,17 @@ async function buildKit(
         findings.push(finding('file-passed-over', reason, { ...place })),
       ),
     );
-  const config = await withCatalogues(written, base, sources);
+  const { config: read, files: catalogues } = await withCatalogues(written, base, sources);
+  const { into } = options;
+  const config = into ? { ...read, output: { ...read.output, ...into } } : read;
   const site = configSite(config, base, options);
   const chosen = chosenFaces(config, sources);
   const faces = kitTextFaces(chosen);
   const folder = resolve(base, config.output.folder);
   const kept = options.runScripts === true ? undefined : keptDemand(config, base, options);
-  const found = await demandingPages(config, site, faces, folder, kept, progress);
+  const isSiteRead = kept === undefined && options.keptOnly !== true;
+  const found =
+    kept || isSiteRead ? await demandingPages(config, site, faces, folder, kept, progress) : nothingFound;
   const { pages, byScript, texts, visits } = found;
   findings.push(...found.findings);
   const cut = await cutToPages(config, chosen, pages);
@@ -152,7 +185,20 @@ async function buildKit(
   });
   const changed = await writeKitFolder(folder, files, stateFolder(config, base));
   if (byScript.length > 0) findings.push(textByScript(byScript));
-  return { folder, changed, manifest, findings: [...findings, ...overBudget(manifest, config.budget ?? {})] };
+  const inputs = [
+    ...sources.flatMap((list) => list.map(({ path }) => resolve(base, path.replace(/#\d+$/, '')))),
+    ...catalogues.map((one) => resolve(base, one)),
+    ...(options.demand === undefined ? [] : [resolve(options.folder, options.demand)]),
+    ...(config.site?.demand === undefined ? [] : [resolve(base, config.site.demand)]),
+  ];
+  return {
+    folder,
+    changed,
+    manifest,
+    findings: [...findings, ...overBudget(manifest, config.budget ?? {})],
+    files: [...new Set(inputs)],
+    isSiteRead,
+  };
 }
 
 function textByScript(pages: readonly string[]): Finding {

@@ -20,10 +20,22 @@ export async function withCatalogues(
   config: KitConfig,
   base: string,
   sources: readonly (readonly Source[])[],
-): Promise<KitConfig> {
+): Promise<{ config: KitConfig; files: string[] }> {
   const { characters, families } = config;
-  const ofAll = characters && (await withTexts(characters, base, 'characters'));
-  return {
+  const files: string[] = [];
+  const withTexts = async (own: CharactersConfig, path: string): Promise<CharactersConfig> => {
+    const { from = [], also = '' } = own;
+    const texts = [also];
+    for (const [i, pattern] of from.entries())
+      for (const file of await filesFor(pattern, base, `${path}.from[${i}]`)) {
+        files.push(file);
+        texts.push(catalogueText(file, new TextDecoder().decode(readBytes(resolve(base, file), file))));
+      }
+    // Whole, as letters and the marks that nothing composes with them stay together.
+    return from.length === 0 ? own : { ...own, also: texts.join('\n') };
+  };
+  const ofAll = characters && (await withTexts(characters, 'characters'));
+  const read: KitConfig = {
     ...config,
     ...(ofAll ? { characters: ofAll } : {}),
     families: await Promise.all(
@@ -32,26 +44,13 @@ export async function withCatalogues(
         if (family.characters)
           return {
             ...family,
-            characters: await withTexts(family.characters, base, `families[${i}].characters`),
+            characters: await withTexts(family.characters, `families[${i}].characters`),
           };
         return areIcons && characters?.from ? { ...family, characters } : family;
       }),
     ),
   };
-}
-
-async function withTexts(
-  characters: CharactersConfig,
-  base: string,
-  path: string,
-): Promise<CharactersConfig> {
-  const { from = [], also = '' } = characters;
-  const texts = [also];
-  for (const [i, pattern] of from.entries())
-    for (const file of await filesFor(pattern, base, `${path}.from[${i}]`))
-      texts.push(catalogueText(file, new TextDecoder().decode(readBytes(resolve(base, file), file))));
-  // Whole, as letters and the marks that nothing composes with them stay together.
-  return from.length === 0 ? characters : { ...characters, also: texts.join('\n') };
+  return { config: read, files };
 }
 
 async function filesFor(pattern: string, base: string, path: string): Promise<string[]> {

@@ -78,7 +78,8 @@ interface FoundOnPages {
   findings: Finding[];
 }
 
-const nothing: FoundOnPages = { pages: [], byScript: [], texts: [], visits: [], findings: [] };
+/** Where no page is read. */
+export const nothingFound: FoundOnPages = { pages: [], byScript: [], texts: [], visits: [], findings: [] };
 
 /**
  * What was found on the pages of a config, or on them earlier; nothing where there are none.
@@ -109,7 +110,7 @@ export async function demandingPages(
     };
   }
   const opened = site && (site.root ?? site.url) !== undefined && (await open(progress));
-  if (!opened) return nothing;
+  if (!opened) return nothingFound;
   try {
     const { pages } = isDemanding ? await scannedSite(opened.site, true, progress) : { pages: [] };
     const read = pages.map(demandingPage);

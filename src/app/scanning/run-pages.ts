@@ -55,7 +55,7 @@ export async function readByBrowser(
   const read = readerBy(browser);
   const files = site.pages.map((page) => ({
     path: `/${relative(site.root, page.address).split(/[\\/]/).map(encodeURIComponent).join('/')}`,
-    page: page as SitePage,
+    page: page,
     from: page.page,
   }));
   const fileOf = (path: string) => {

@@ -123,7 +123,7 @@ function needsKit(
 }
 
 /** @param base what URLs of the kit start with on the page */
-const headPartsOf = (page: string, kit: KitAtHand, base: string): HeadParts => ({
+export const headPartsOf = (page: string, kit: KitAtHand, base: string): HeadParts => ({
   preloads: preloadsOf(page, kit),
   loader: loaderFor(page, kit),
   rules: rulesFor(page, kit, base),

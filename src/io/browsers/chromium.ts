@@ -1,24 +1,13 @@
 import type { Browser, BrowserContext, Page } from 'puppeteer-core';
 import type { Environment } from './environment.js';
 import { launchChromium } from './launch.js';
+import type { PageSteps } from './page-steps.js';
 
 /** Milliseconds that a page may take to load, then to come to rest, and what a step waits for. */
 const loadTime = 30_000;
 const restTime = 5_000;
 const stepTime = 5_000;
 const quiet = 400;
-
-/** What happens on a page before it is read, in this order. */
-export interface PageSteps {
-  /** That the browser asks for (BCP 47). */
-  language?: string | undefined;
-  /** Fields, as selectors, and what is typed into each. */
-  fill?: Readonly<Record<string, string>> | undefined;
-  /** Selectors, one after the other. */
-  click?: readonly string[] | undefined;
-  /** A selector. */
-  hover?: string | undefined;
-}
 
 /** An installed Chromium without a window. */
 export class HeadlessBrowser {

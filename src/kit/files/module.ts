@@ -24,6 +24,8 @@ export declare const stacks: Readonly<Record<string, string>>;
 export declare const preloads: readonly string[];
 /** The text of kit.css. */
 export declare const css: string;
+/** A Link header and early hints: a value for each preload. @param base as of head */
+export declare function links(base?: string): string[];
 /** The elements for <head>. @param base the URL of the kit with a slash at the end, as this page has to write it */
 export declare function head(base?: string): string;
 `;
@@ -60,6 +62,9 @@ export function moduleFiles(kit: MadeKit): [path: string, content: string][] {
     `export const css = ${json(stylesheetFile(kit))};`,
     `export function head(base = ${JSON.stringify(url ?? fromRoot)}) {`,
     `  return ${json(markup)}.join(base);`,
+    '}',
+    `export function links(base = ${JSON.stringify(url ?? fromRoot)}) {`,
+    '  return preloads.map((file) => `<${encodeURI(base + file)}>; rel=preload; as=font; type="font/woff2"; crossorigin`);',
     '}',
     '',
   ].join('\n');

@@ -1,0 +1,116 @@
+/**
+ * The kit where a stylesheet says `@dense-glyph;`, for projects that go through PostCSS without Vite.
+ *
+ * @module
+ */
+import { dirname, join, relative, resolve } from 'node:path';
+import { readFileSync } from 'node:fs';
+import { loadConfig } from '../config/load.js';
+import { DenseGlyphError } from '../errors.js';
+import { ProjectKit } from './project-kit.js';
+import { withoutReplaced } from './replaced-rules.js';
+
+export interface DenseGlyphPostcssOptions {
+  /** The config, where it isn't found from the current folder upwards. */
+  config?: string;
+}
+
+/** What of PostCSS is used; its own types say more. */
+interface Node {
+  type: string;
+  toString: () => string;
+  remove: () => void;
+}
+interface AtRule extends Node {
+  name: string;
+  error: (message: string) => Error;
+  replaceWith: (...nodes: unknown[]) => void;
+}
+interface Root {
+  walkAtRules: (name: string | RegExp, each: (rule: AtRule) => void) => void;
+  source?: { input: { file?: string } };
+}
+interface Helpers {
+  postcss: { parse: (css: string, options: { from: string }) => { nodes: unknown[] } };
+  result: {
+    opts: { to?: string; from?: string };
+    messages: object[];
+    warn: (text: string) => unknown;
+  };
+}
+
+/** A plugin, as PostCSS takes it. */
+export interface DenseGlyphPostcssPlugin {
+  postcssPlugin: string;
+  Once: (root: never, helpers: never) => Promise<void>;
+}
+
+/** One kit a config, however many stylesheets ask for it. */
+const kits = new Map<string, Promise<{ kit: ProjectKit; url: string | undefined }>>();
+
+/**
+ * Makes the kit of the project's config in its `output.folder`, and puts its rules where a stylesheet says `@dense-glyph;`. Rules of
+ * other stylesheets beside it for the same faces go.
+ *
+ * @example export default { plugins: [denseGlyph()] };
+ */
+export default function denseGlyph({ config }: DenseGlyphPostcssOptions = {}): DenseGlyphPostcssPlugin {
+  const once = async (root: Root, { postcss, result }: Helpers): Promise<void> => {
+    const places: AtRule[] = [];
+    root.walkAtRules('dense-glyph', (rule) => void places.push(rule));
+    if (places.length === 0) return;
+    try {
+      const { kit, url } = await kitFor(process.cwd(), config);
+      const { manifest, findings } = await kit.make();
+      for (const { message } of findings.filter(({ code }) => code === 'demand-stale')) result.warn(message);
+      root.walkAtRules('font-face', (rule) => {
+        if (withoutReplaced(rule.toString(), '', manifest)) rule.remove();
+      });
+      const sheet = join(kit.folder, 'kit.css');
+      const { to, from = sheet } = result.opts;
+      const css = withUrls(readFileSync(sheet, 'utf8'), url, kit.folder, dirname(to ?? from));
+      const [first, ...others] = places;
+      first.replaceWith(...postcss.parse(css, { from: sheet }).nodes);
+      for (const one of others) one.remove();
+      for (const file of kit.inputs?.files ?? [])
+        result.messages.push({ type: 'dependency', plugin: 'dense-glyph', file, parent: from });
+    } catch (cause) {
+      if (cause instanceof DenseGlyphError) throw places[0].error([cause.message, cause.advice].join('; '));
+      throw cause;
+    }
+  };
+  return { postcssPlugin: 'dense-glyph', Once: once as DenseGlyphPostcssPlugin['Once'] };
+}
+
+/** How PostCSS knows that it is one. */
+const postcss = true;
+Object.assign(denseGlyph, { postcss });
+
+function kitFor(
+  folder: string,
+  config: string | undefined,
+): Promise<{ kit: ProjectKit; url: string | undefined }> {
+  const key = JSON.stringify([folder, config]);
+  const known = kits.get(key) ?? openKit(folder, config);
+  kits.set(key, known);
+  return known;
+}
+
+async function openKit(
+  folder: string,
+  file: string | undefined,
+): Promise<{ kit: ProjectKit; url: string | undefined }> {
+  const { config, base } = await loadConfig(folder, file);
+  const { output } = config;
+  const url = output.url?.replace(/\/?$/, '/');
+  const into = { folder: resolve(base, output.folder), url };
+  return { kit: new ProjectKit({ folder, config: file, into }), url };
+}
+
+/** Relative URLs start from the stylesheet that the rules are in then. */
+function withUrls(css: string, url: string | undefined, folder: string, from: string): string {
+  if (url !== undefined) return css;
+  const path = relative(from, folder).replaceAll('\\', '/');
+  const base = path === '' ? '' : `${encodeURI(path)}/`;
+  return css.replace(/url\("(?=(?:faces|styles)\/)/g, `url("${base}`);
+}
