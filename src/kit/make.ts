@@ -12,11 +12,11 @@ import { stylesheetFile } from './files/stylesheet.js';
 import type { KeptStylesheet, KitAddress, KitFace, KitFamily, MadeKit } from './kit.js';
 import { decidedLoading, type LoadedFamily } from './planning/loading.js';
 import { withFirstParts } from './planning/first-parts.js';
-import { planLoading, plannedVisits, withPlan } from './planning/plan-loading.js';
+import { planLoading, plannedVisits, withPlan, type Screenfuls } from './planning/plan-loading.js';
 import { madeFaces, type MakeRequest } from './planning/make.js';
 import type { Reach } from './reach.js';
 import type { PageVisit } from './timeline/index.js';
-import { keyOf, kitTextFaces, standInsOfKit, type KitText } from './stand-ins/index.js';
+import { keyOf, kitTextFaces, standInsOfKit, type FittedKit, type KitText } from './stand-ins/index.js';
 
 export interface KitRequest extends Omit<MakeRequest, 'formats'> {
   config: Pick<KitConfig, 'families' | 'characters' | 'budget' | 'loading'>;
@@ -24,6 +24,10 @@ export interface KitRequest extends Omit<MakeRequest, 'formats'> {
   address: KitAddress;
   /** The text of the site, for stand-ins; sentences are set without it. */
   text?: KitText | undefined;
+  /** Its stand-ins, where they were fitted already. */
+  fitted?: FittedKit | undefined;
+  /** What the first screenful of a page is, where that was looked at already. */
+  screenfuls?: Screenfuls | undefined;
   /** What pages fetch before they are drawn; without it preloads are the same for all of them. */
   visits?: readonly PageVisit[] | undefined;
   /** What stylesheets of hosts have besides, and their files by path inside the kit. */
@@ -38,7 +42,7 @@ export async function makeKit(
   const { families: made, leftOut } = await madeFaces({ ...request, formats: reach.formats });
   const decided = decidedLoading(made, config);
   const ownText = request.text ?? { faces: kitTextFaces(decided), pages: [] };
-  const { standIns, moves } = standInsOfKit(ownText, config.characters?.languages ?? []);
+  const { standIns, moves } = request.fitted ?? standInsOfKit(ownText, config.characters?.languages ?? []);
   const withStandIns = (of: readonly LoadedFamily[]): KitFamily[] =>
     of.map((family) => ({
       ...family,
@@ -51,7 +55,14 @@ export async function makeKit(
   const about = { leftOut, stylesheets, reach, address, moves, licences: new Map(), files: new Map() };
   const css = stylesheetFile({ ...about, families: withStandIns(decided), plan: undefined });
   const visits = request.visits ?? [];
-  const planned = plannedVisits({ families: decided, css, text: ownText, visits, config });
+  const planned = plannedVisits({
+    families: decided,
+    css,
+    text: ownText,
+    visits,
+    config,
+    screenfuls: request.screenfuls,
+  });
   const faces = withStandIns(decided).flatMap((family) => [...family.faces]);
   const wanted = config.loading.inline === 'auto';
   const { plan, parts } = await withFirstParts(planned, planLoading(planned), {

@@ -17,12 +17,13 @@ import { makeKit, type KitRequest } from '../../kit/make.js';
 import type { Manifest } from '../../kit/files/manifest.js';
 import { chosenFaces } from '../../kit/planning/chosen.js';
 import { cutToPages } from '../../kit/planning/plan.js';
-import { kitTextFaces } from '../../kit/stand-ins/index.js';
+import { kitTextFaces, standInsOfKit, type FittedKit, type KitText } from '../../kit/stand-ins/index.js';
 import { reachOf } from '../../kit/reach.js';
 import { version } from '../../version.js';
 import type { DraftedConfig } from '../drafting/draft-config.js';
 import { Steps, type OnProgress } from '../progress.js';
 import { adoptedFolders } from '../adoption/adopted-sheets.js';
+import type { BuildMemory } from './build-memory.js';
 import { withCatalogues } from './catalogue-texts.js';
 import { configSite, demandingPages, nothingFound, type ReadingOptions } from './config-site.js';
 import { keptDemand } from './kept-demand.js';
@@ -81,13 +82,14 @@ export interface BuildResult {
 export const build = async (request: BuildRequest, progress?: OnProgress): Promise<BuildResult> =>
   (await buildFrom(request, progress)).result;
 
-/** The same, with what it was made from. */
+/** The same, with what it was made from. @param memory of earlier builds of the same request */
 export async function buildFrom(
   request: BuildRequest,
   progress?: OnProgress,
+  memory?: BuildMemory,
 ): Promise<{ result: BuildResult; inputs: BuildInputs }> {
   const { config, base, file, drafted } = await configOf(request, progress);
-  const { folder, files, isSiteRead, ...built } = await buildKit(config, base, request, progress);
+  const { folder, files, isSiteRead, ...built } = await buildKit(config, base, request, progress, memory);
   const own = file === undefined ? [] : [resolve(request.folder, file)];
   const root = config.site?.root;
   return {
@@ -141,26 +143,25 @@ async function buildKit(
   base: string,
   options: ReadingOptions & Pick<BuildRequest, 'demand' | 'folder' | 'keptOnly' | 'into'>,
   progress?: OnProgress,
+  memory?: BuildMemory,
 ): Promise<Omit<BuildResult, 'buildVersion'> & { files: string[]; isSiteRead: boolean }> {
   const findings: Finding[] = [];
-  const sources: Source[][] = [];
-  for (const { files } of written.families)
-    sources.push(
-      await openSources(files, base, ({ reason, place }) =>
-        findings.push(finding('file-passed-over', reason, { ...place })),
-      ),
-    );
+  const sources = memory?.sources ?? (await sourcesOf(written, base, findings));
+  if (memory) memory.sources = sources;
   const { config: read, files: catalogues } = await withCatalogues(written, base, sources);
   const { into } = options;
   const config = into ? { ...read, output: { ...read.output, ...into } } : read;
   const site = configSite(config, base, options);
-  const chosen = chosenFaces(config, sources);
-  const faces = kitTextFaces(chosen);
+  const chosen = memory?.chosen ?? chosenFaces(config, sources);
+  const faces = memory?.chosen ? memory.faces : kitTextFaces(chosen);
+  if (memory) Object.assign(memory, { chosen, faces });
   const folder = resolve(base, config.output.folder);
   const kept = options.runScripts === true ? undefined : keptDemand(config, base, options);
   const isSiteRead = kept === undefined && options.keptOnly !== true;
   const found =
-    kept || isSiteRead ? await demandingPages(config, site, faces, folder, kept, progress) : nothingFound;
+    kept || isSiteRead
+      ? await demandingPages(config, site, faces, folder, kept, progress, memory)
+      : nothingFound;
   const { pages, byScript, texts, visits } = found;
   findings.push(...found.findings);
   const cut = await cutToPages(config, chosen, pages);
@@ -169,11 +170,15 @@ async function buildKit(
     cut.families.flatMap(({ faces }) => faces.map(({ source }) => source.size)),
     progress,
   );
+  const text = { faces, pages: texts };
+  const fitted = memory && fittedFor(memory, text, config);
   const { files, manifest } = await makeKit({
     config,
     cut,
     ...earlierIn(folder),
-    text: { faces, pages: texts },
+    text,
+    fitted,
+    screenfuls: memory?.screenfuls,
     visits,
     kept: keptStylesheets(adoptedFolders(base), cut, pages),
     reach: reachOf(config.reach, config.reach ? undefined : projectBrowsers(base)),
@@ -199,6 +204,24 @@ async function buildKit(
     files: [...new Set(inputs)],
     isSiteRead,
   };
+}
+
+/** Fitting takes longer than all else: who waits for a kit gets it with what was fitted before, and the rest in a quiet moment. */
+function fittedFor(memory: BuildMemory, text: KitText, { characters }: KitConfig): FittedKit {
+  memory.isFitLate = memory.keepsFit && memory.fitted !== undefined;
+  if (!memory.isFitLate || !memory.fitted) memory.fitted = standInsOfKit(text, characters?.languages ?? []);
+  return memory.fitted;
+}
+
+async function sourcesOf({ families }: KitConfig, base: string, findings: Finding[]): Promise<Source[][]> {
+  const sources: Source[][] = [];
+  for (const { files } of families)
+    sources.push(
+      await openSources(files, base, ({ reason, place }) =>
+        findings.push(finding('file-passed-over', reason, { ...place })),
+      ),
+    );
+  return sources;
 }
 
 function textByScript(pages: readonly string[]): Finding {

@@ -16,6 +16,8 @@ import { scannedSite } from '../scanning/scan-threads.js';
 import { Visits } from '../../kit/planning/visits.js';
 import { demandOfKept, settingOfKept } from '../../kit/planning/kept-demand.js';
 import { finding, type Finding } from '../../findings.js';
+import type { SitePage } from '../../site/scanning/site.js';
+import type { BuildMemory } from './build-memory.js';
 import { staleFindings, type KeptDemand } from './kept-demand.js';
 
 /** How the pages of a config are read. */
@@ -94,6 +96,7 @@ export async function demandingPages(
   kitFolder: string,
   kept: KeptDemand | undefined,
   progress?: OnProgress,
+  memory?: BuildMemory,
 ): Promise<FoundOnPages> {
   const isDemanding = characters?.fromSite !== false;
   if (kept) {
@@ -112,13 +115,12 @@ export async function demandingPages(
   const opened = site && (site.root ?? site.url) !== undefined && (await open(progress));
   if (!opened) return nothingFound;
   try {
-    const { pages } = isDemanding ? await scannedSite(opened.site, true, progress) : { pages: [] };
-    const read = pages.map(demandingPage);
-    const settings = await pageSettings(opened.site, new Visits(opened.site, kitFolder), progress);
+    const read = isDemanding ? await readPages(opened.site, progress, memory) : [];
+    const settings = await pageSettings(opened.site, new Visits(opened.site, kitFolder), progress, memory);
     return {
       pages: read,
       byScript: byScriptOf(read),
-      texts: paragraphsIn(settings, faces),
+      texts: paragraphsIn(settings, faces, memory?.paragraphs),
       visits: settings.flatMap(({ visit }) => visit ?? []),
       findings: opened.problems.map(({ file, url, reason }) =>
         finding('page-unreadable', reason ?? 'it cannot be read', { file: url ?? file }),
@@ -127,6 +129,24 @@ export async function demandingPages(
   } finally {
     await opened.end();
   }
+}
+
+/** Those that a memory has are as they were. */
+async function readPages(
+  site: OpenedSite['site'],
+  progress: OnProgress | undefined,
+  memory: BuildMemory | undefined,
+): Promise<DemandingPage[]> {
+  const isFresh = ({ address }: SitePage) => memory?.page(address) === undefined;
+  // A copy would lose what a folder says of itself to threads.
+  const open = memory && !site.pages.every(isFresh) ? { ...site, pages: site.pages.filter(isFresh) } : site;
+  const { pages } = await scannedSite(open as OpenedSite['site'], true, progress);
+  const read = new Map(pages.map((page) => [page.page, demandingPage(page)]));
+  return site.pages.flatMap(({ page, address }) => {
+    const fresh = read.get(page);
+    if (fresh) memory?.keepPage(address, fresh);
+    return fresh ?? memory?.page(address)?.page ?? [];
+  });
 }
 
 const byScriptOf = (pages: readonly DemandingPage[]): string[] =>

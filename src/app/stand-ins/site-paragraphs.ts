@@ -1,6 +1,7 @@
 import { paragraphsOf, type PageParagraphs, type StandInFace } from '../../kit/stand-ins/index.js';
 import type { PageSetting } from '../../kit/planning/kept-demand.js';
 import type { Visits } from '../../kit/planning/visits.js';
+import type { BuildMemory } from '../building/build-memory.js';
 import { PageScanner } from '../../site/scanning/page-scanner.js';
 import type { Site } from '../../site/scanning/site.js';
 import { Steps, type OnProgress } from '../progress.js';
@@ -15,11 +16,13 @@ const mostPages = 40;
  * How pages of a site set their text, and what they fetch first.
  *
  * @param visits told where it is asked for
+ * @param memory of pages that were read before
  */
 export async function pageSettings(
   { pages: all, ...site }: Site,
   visits: Visits | undefined,
   progress?: OnProgress,
+  memory?: BuildMemory,
 ): Promise<PageSetting[]> {
   // What something has to happen for isn't there when a page is drawn.
   const onLoad = all.filter(({ isAfterSteps }) => isAfterSteps !== true);
@@ -36,26 +39,40 @@ export async function pageSettings(
   );
   const found: PageSetting[] = [];
   for (const page of pages) {
+    const known = memory?.page(page.address)?.setting;
+    if (known) {
+      found.push(known);
+      continue;
+    }
     steps.begin(page.page);
-    for (const scanned of await scanner.scanned(page))
-      found.push({
+    for (const scanned of await scanner.scanned(page)) {
+      const setting = {
         page: page.page,
         blocks: [...(scanned.blocks ?? [])],
         visit: await visits?.of(page, scanned),
-      });
+      };
+      memory?.keepSetting(page.address, setting);
+      found.push(setting);
+    }
     steps.end(page.size);
   }
   return found;
 }
 
-/** Paragraphs of pages that are set in faces of the kit. */
+/** Paragraphs of pages that are set in faces of the kit. @param known those of settings that were looked at before */
 export const paragraphsIn = <Face extends StandInFace>(
   settings: readonly PageSetting[],
   faces: readonly Face[],
+  known = new WeakMap<PageSetting, PageParagraphs<Face>[]>(),
 ): PageParagraphs<Face>[] =>
-  settings.flatMap(({ page, blocks }) =>
-    blocks.map(([width, own]) => ({ page, width, paragraphs: paragraphsOf(own, faces, page) })),
-  );
+  settings.flatMap((setting) => {
+    const { page, blocks } = setting;
+    const found =
+      known.get(setting) ??
+      blocks.map(([width, own]) => ({ page, width, paragraphs: paragraphsOf(own, faces, page) }));
+    known.set(setting, found);
+    return found;
+  });
 
 /** Paragraphs of a site that are set in faces of the kit. */
 export const siteParagraphs = async <Face extends StandInFace>(

@@ -1,8 +1,11 @@
 import type { Command } from 'commander';
-import { build } from '../../app/building/build.js';
+import { relative } from 'node:path';
+import { build, type BuildRequest } from '../../app/building/build.js';
+import type { WatchedBuild } from '../../app/building/watch.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import { buildFindingLines, kitLines } from '../views/kit.js';
+import { watchedLines } from '../views/watched.js';
 import { elsewhere } from './options.js';
 
 export const summary = 'make the kit that the config describes';
@@ -16,6 +19,7 @@ interface BuildOptions extends CommonOptions {
   printConfig?: true;
   runScripts?: true;
   demand?: string;
+  watch?: true;
 }
 
 export function configure(command: Command, terminal: Terminal): void {
@@ -26,6 +30,7 @@ export function configure(command: Command, terminal: Terminal): void {
     .option('--site <dir>', 'the folder that is served as the site; the fonts are cut to what its pages draw')
     .option('--run-scripts', 'let an installed Chromium run the scripts of each page first')
     .option('--demand <json>', 'what scan --json found, in the place of reading pages')
+    .option('--watch', 'make it again whenever config, fonts, pages, stylesheets or demand change')
     .option('--print-config', 'print the config that gives the same kit')
     .addHelpText(
       'after',
@@ -33,9 +38,13 @@ export function configure(command: Command, terminal: Terminal): void {
     )
     .action(async (fonts: string[], options: BuildOptions) => {
       const reporter = new Reporter(terminal, options);
-      const { config, out, site, runScripts, demand } = options;
+      const { config, out, site, runScripts, demand, watch } = options;
       const { folder: start, environment } = terminal;
       const request = { folder: start, environment, config, fonts, out, site, runScripts, demand };
+      if (watch) {
+        await watchUntilEnd(request, reporter);
+        return;
+      }
       const result = await build(request, reporter.onProgress);
       const { manifest, folder, changed, findings, drafted, config: found } = result;
       reporter.result(result);
@@ -54,6 +63,19 @@ export function configure(command: Command, terminal: Terminal): void {
         : `dense-glyph wire puts it into your pages; --dry-run shows how,`;
       reporter.say(`Next  ${first}`, `      and open ${folder}/proof.html to see every face.`);
     });
+}
+
+/** A line a build, until the call is ended. */
+async function watchUntilEnd(request: BuildRequest, reporter: Reporter): Promise<void> {
+  const { watchBuild } = await import('../../app/building/watch.js');
+  const { folder } = reporter.terminal;
+  const shown = ({ changed, ...build }: WatchedBuild): WatchedBuild => ({
+    ...build,
+    changed: changed.map((path) => relative(folder, path).replaceAll('\\', '/')),
+  });
+  await watchBuild(request, (build) => reporter.say(...watchedLines(shown(build))));
+  // The kit's folder holds a whole kit at every moment, also at that one.
+  reporter.say('', 'Ctrl+C ends it');
 }
 
 /** The config as a file would hold it. */

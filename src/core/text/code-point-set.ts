@@ -1,8 +1,13 @@
 import { unicodeRangeText } from './unicode-ranges.js';
 
+const allWords = 0x110000 / 32;
+/** Up to U+03FF. */
+const fewWords = 32;
+
 /** A set of Unicode code points, as one bit for each. */
 export class CodePointSet {
-  private readonly words = new Uint32Array(0x110000 / 32);
+  /** As many as the highest needs: most sets are of low characters, and there are many. */
+  private words = new Uint32Array(fewWords);
   /** How many of the words may have bits, so that the many sets of low characters are quick to walk. */
   private used = 0;
   size = 0;
@@ -28,6 +33,7 @@ export class CodePointSet {
   /** @param codePoint 0 to 0x10ffff; others are left out */
   add(codePoint: number): void {
     if (codePoint > 0x10ffff || this.has(codePoint)) return;
+    this.makeRoom(codePoint);
     this.words[codePoint >>> 5] |= 1 << (codePoint & 31);
     this.used = Math.max(this.used, (codePoint >>> 5) + 1);
     this.size++;
@@ -44,6 +50,7 @@ export class CodePointSet {
 
   /** @param last included */
   addRange(first: number, last: number): void {
+    this.makeRoom(Math.min(last, 0x10ffff));
     for (let codePoint = first; codePoint <= last; codePoint++) {
       if ((codePoint & 31) === 0 && codePoint + 31 <= last && this.words[codePoint >>> 5] === 0) {
         this.words[codePoint >>> 5] = 0xffffffff;
@@ -63,7 +70,7 @@ export class CodePointSet {
     let count = 0;
     for (let codePoint = first; codePoint <= last; codePoint++) {
       if ((codePoint & 31) === 0 && codePoint + 31 <= last) {
-        const word = this.words[codePoint >>> 5];
+        const word = this.words[codePoint >>> 5] ?? 0;
         if (word === 0 || word === 0xffffffff) {
           if (word !== 0) count += 32;
           codePoint += 31;
@@ -73,6 +80,14 @@ export class CodePointSet {
       if (this.has(codePoint)) count++;
     }
     return count;
+  }
+
+  private makeRoom(codePoint: number): void {
+    const needed = (codePoint >>> 5) + 1;
+    if (needed <= this.words.length) return;
+    const words = new Uint32Array(Math.min(allWords, Math.max(needed, this.words.length * 2)));
+    words.set(this.words);
+    this.words = words;
   }
 
   /** Visits the code points, ascending. */

@@ -109,15 +109,21 @@ export async function cutParts(
   if (site.size === 0) return { wholeReason: 'no page draws it' };
   if (site.size > available.size * nearlyAll) return { wholeReason: 'the site draws nearly all of it' };
   try {
-    const first = await cutPart(face, 'drawn', site, wanted);
-    const taken = new CodePointSet();
-    for (const [from, to] of first.characters) taken.addRange(from, to);
-    const beyond = new CodePointSet(rest.codePoints().filter((character) => !taken.has(character)));
-    if (!wanted.keepsRest || beyond.size === 0) return { drawn: first, rest: undefined };
-    const second = await cutPart(face, 'rest', beyond, wanted);
+    const first = cutFont(face, 'drawn', site, wanted);
+    const beyond = new CodePointSet(
+      rest.codePoints().filter((character) => !first.characters.has(character)),
+    );
+    if (!wanted.keepsRest || beyond.size === 0)
+      return { drawn: await madePart(face, 'drawn', first), rest: undefined };
+    const second = cutFont(face, 'rest', beyond, wanted);
+    // Compressing has threads of its own.
+    const [drawn, other] = await Promise.all([
+      madePart(face, 'drawn', first),
+      madePart(face, 'rest', second),
+    ]);
     return {
-      drawn: first,
-      rest: { ...second, apart: setApart(font, glyphsOf(font, taken), glyphsOf(font, beyond)) },
+      drawn,
+      rest: { ...other, apart: setApart(font, glyphsOf(font, first.characters), glyphsOf(font, beyond)) },
     };
   } catch (cause) {
     if (!(cause instanceof DenseGlyphError) || cause.code !== 'subset-impossible') throw cause;
@@ -139,30 +145,41 @@ function glyphsOf(font: Font, characters: CodePointSet): GlyphsOfPart {
   return found;
 }
 
+interface CutFont {
+  font: Font;
+  dropped: readonly string[];
+  characters: CodePointSet;
+}
+
 /** @param characters those that its rule will name; browsers draw companions of them too, which the rest may have as well */
-async function cutPart(
-  face: CutFace,
-  slice: 'drawn' | 'rest',
-  characters: CodePointSet,
-  wanted: Cut,
-): Promise<Part> {
+function cutFont(face: CutFace, slice: 'drawn' | 'rest', characters: CodePointSet, wanted: Cut): CutFont {
   const { source } = face;
   const { font, dropped } = subsetFont(source.font, {
     characters,
     features: { keep: [...wanted.features], leave: [] },
   });
-  if (slice === 'drawn') {
-    // What came along may have doubles that didn't.
-    const beyond = counterpartsBeyond(mappedCharacters(font), charactersOf(source));
-    if (beyond.length > 0)
-      return cutPart(face, slice, new CodePointSet([...characters.codePoints(), ...beyond]), wanted);
-  }
-  const written = await writeFont(font, 'woff2');
-  const stillBytes = slice === 'drawn' && font.has('fvar') ? await bytesWithoutAxes(font) : undefined;
-  const all = slice === 'drawn' ? within(mappedCharacters(font), source.ranges) : characters;
+  if (slice === 'rest') return { font, dropped, characters };
+  // What came along may have doubles that didn't.
+  const beyond = counterpartsBeyond(mappedCharacters(font), charactersOf(source));
+  if (beyond.length > 0)
+    return cutFont(face, slice, new CodePointSet([...characters.codePoints(), ...beyond]), wanted);
+  return { font, dropped, characters: within(mappedCharacters(font), source.ranges) };
+}
+
+async function madePart(
+  face: CutFace,
+  slice: 'drawn' | 'rest',
+  { font, dropped, characters }: CutFont,
+): Promise<Part> {
+  const { source } = face;
+  const isVariable = slice === 'drawn' && font.has('fvar');
+  const [written, stillBytes] = await Promise.all([
+    writeFont(font, 'woff2'),
+    isVariable ? bytesWithoutAxes(font) : undefined,
+  ]);
   return {
     ...named(face, slice, 'woff2', written.bytes),
-    characters: all.ranges(),
+    characters: characters.ranges(),
     findings: leftOut([...source.dropped, ...dropped, ...written.dropped], { file: source.path }),
     stillBytes,
   };

@@ -25,6 +25,9 @@ export interface LoadingPlan {
   pages: PagePlan[];
 }
 
+/** How many letters each face draws of the first screenful, of paragraphs that were looked at before. */
+export type Screenfuls = WeakMap<readonly object[], Map<KitTextFace, number>>;
+
 interface PlanRequest {
   families: readonly LoadedFamily[];
   /** As kit.css is written. */
@@ -32,6 +35,7 @@ interface PlanRequest {
   text: KitText;
   visits: readonly PageVisit[];
   config: Pick<KitConfig, 'families' | 'budget' | 'loading'>;
+  screenfuls?: Screenfuls | undefined;
 }
 
 /** Where the budget doesn't say: more would compete with the stylesheet and the first picture for the same line. */
@@ -49,7 +53,8 @@ export interface PlannedVisits {
 }
 
 /** @param families with what was decided without a plan, which says what stays */
-export function plannedVisits({ families, css, text, visits, config }: PlanRequest): PlannedVisits {
+export function plannedVisits(request: PlanRequest): PlannedVisits {
+  const { families, css, text, visits, config, screenfuls = new WeakMap() } = request;
   const lines = config.loading.connections.map((one) =>
     typeof one === 'string' ? connections[one] : ownConnection(one),
   );
@@ -83,7 +88,10 @@ export function plannedVisits({ families, css, text, visits, config }: PlanReque
     // What one screen shows and another doesn't would be fetched in vain on that one.
     const onDesk = new Set(paragraphsAt(wide).flatMap(({ runs }) => runs.map(({ face }) => face)));
     const letters = new Map<string, number>();
-    for (const [face, count] of firstScreenful(paragraphsAt(narrow), settersOf)) {
+    const shown = paragraphsAt(narrow);
+    const screenful = screenfuls.get(shown) ?? firstScreenful(shown, settersOf);
+    screenfuls.set(shown, screenful);
+    for (const [face, count] of screenful) {
       const file = files.get(face.key);
       if (file !== undefined && onDesk.has(face)) letters.set(file, (letters.get(file) ?? 0) + count);
     }

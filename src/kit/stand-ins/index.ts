@@ -22,6 +22,7 @@ export {
   kitTextFaces,
   standInsOfKit,
   type FaceStandIns,
+  type FittedKit,
   type KitMoves,
   type KitText,
   type KitTextFace,

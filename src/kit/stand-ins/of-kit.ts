@@ -100,6 +100,12 @@ export interface KitMoves {
   pages: PageMoves[];
 }
 
+/** What the faces of a kit have until they arrive, by `keyOf`, and what moves then. */
+export interface FittedKit {
+  standIns: ReadonlyMap<string, FaceStandIns>;
+  moves: KitMoves;
+}
+
 /** What a face has until it arrives. */
 export interface FaceStandIns {
   bands: StandInBand[];
@@ -128,10 +134,7 @@ function sampleOf(
 }
 
 /** The stand-ins of a kit by the keys of its faces. @param languages see `fittedStandIns` */
-export function standInsOfKit(
-  { faces, pages }: KitText,
-  languages: readonly string[],
-): { standIns: Map<string, FaceStandIns>; moves: KitMoves } {
+export function standInsOfKit({ faces, pages }: KitText, languages: readonly string[]): FittedKit {
   const { standIns, moves } = fittedStandIns(faces, pages, languages);
   const found = [...standIns].filter(([, bands]) => bands.some((band) => band.standIns.length > 0));
   const sum = (of: (page: PageMoves) => number) => moves.reduce((total, page) => total + of(page), 0);

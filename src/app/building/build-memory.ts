@@ -1,0 +1,65 @@
+import { isBelow } from '../../io/read.js';
+import type { Source } from '../../core/source/index.js';
+import type { DemandingPage } from '../../kit/planning/demand.js';
+import type { PageSetting } from '../../kit/planning/kept-demand.js';
+import type { ChosenFamily } from '../../kit/planning/chosen.js';
+import type { Screenfuls } from '../../kit/planning/plan-loading.js';
+import type { FittedKit, KitTextFace, PageParagraphs } from '../../kit/stand-ins/index.js';
+
+/**
+ * What one build after another needs not find out again: fonts that are open, pages that were read, stand-ins that were fitted. What
+ * a build gives doesn't hang on it, but for stand-ins: those stay behind by a change of text until they are fitted again.
+ */
+export class BuildMemory {
+  /** Of each family, in the order of the config. */
+  sources: Source[][] | undefined;
+  /** Faces as they were chosen of them, and their text. */
+  chosen: readonly ChosenFamily[] | undefined;
+  faces: readonly KitTextFace[] = [];
+  paragraphs = new WeakMap<PageSetting, PageParagraphs<KitTextFace>[]>();
+  screenfuls: Screenfuls = new WeakMap();
+  /** What was fitted last, and whether the next build goes by it. */
+  fitted: FittedKit | undefined;
+  keepsFit = false;
+  /** Whether stand-ins were fitted to other text than pages have by now. */
+  isFitLate = false;
+  private readonly pages = new Map<string, { page: DemandingPage; setting?: PageSetting }>();
+
+  /**
+   * What of it is of no use once files have changed.
+   *
+   * @param paths absolute @param site its folder, where pages were read; absolute @param isPage whether a file is a page of it
+   */
+  forget(
+    paths: Iterable<string>,
+    { site, isPage }: { site: string | undefined; isPage: (path: string) => boolean },
+  ): void {
+    for (const path of paths) {
+      const isInSite = site !== undefined && isBelow(path, site);
+      if (isInSite && isPage(path)) this.pages.delete(path);
+      else {
+        // A stylesheet may be of any page; a config or a font of everything.
+        this.pages.clear();
+        if (isInSite) continue;
+        this.sources = undefined;
+        this.chosen = undefined;
+        this.fitted = undefined;
+        this.paragraphs = new WeakMap();
+        this.screenfuls = new WeakMap();
+      }
+    }
+  }
+
+  page(address: string): { page: DemandingPage; setting?: PageSetting } | undefined {
+    return this.pages.get(address);
+  }
+
+  keepPage(address: string, page: DemandingPage): void {
+    this.pages.set(address, { page });
+  }
+
+  keepSetting(address: string, setting: PageSetting): void {
+    const known = this.pages.get(address);
+    if (known) known.setting = setting;
+  }
+}

@@ -1,0 +1,58 @@
+import { watch } from 'chokidar';
+import { sep } from 'node:path';
+
+/** Files and folders that are looked at until somebody has seen enough. */
+export interface Watching {
+  /** What is looked at from now on; absolute. */
+  look: (paths: readonly string[]) => void;
+  end: () => Promise<void>;
+}
+
+/** Milliseconds in which changes are told together: an editor writes a file in several steps. */
+const together = 60;
+
+/**
+ * Tells what changes below some paths.
+ *
+ * @param ignored folders, absolute, whose files are left out, as are `node_modules` and names that begin with a dot
+ * @param told called with paths, absolute; not again before it has ended
+ */
+export function watchFiles(
+  ignored: () => readonly string[],
+  told: (paths: string[]) => Promise<void>,
+): Watching {
+  const changed = new Set<string>();
+  let timer: NodeJS.Timeout | undefined;
+  let isTelling = false;
+  const tell = async () => {
+    timer = undefined;
+    if (isTelling || changed.size === 0) return;
+    isTelling = true;
+    const paths = [...changed];
+    changed.clear();
+    await told(paths);
+    isTelling = false;
+    if (changed.size > 0) timer ??= setTimeout(() => void tell(), together);
+  };
+  const named = new Set<string>();
+  const isLeftOut = (path: string) =>
+    !named.has(path) &&
+    (/[\\/](?:node_modules|\.[^\\/]+)(?:[\\/]|$)/.test(path) ||
+      ignored().some((folder) => path === folder || path.startsWith(`${folder}${sep}`)));
+  const watcher = watch([], { ignoreInitial: true, ignored: isLeftOut });
+  watcher.on('all', (_, path) => {
+    changed.add(path);
+    if (!isTelling) timer ??= setTimeout(() => void tell(), together);
+  });
+  return {
+    look: (paths) => {
+      const fresh = paths.filter((path) => !named.has(path));
+      for (const path of fresh) named.add(path);
+      watcher.add(fresh);
+    },
+    end: async () => {
+      clearTimeout(timer);
+      await watcher.close();
+    },
+  };
+}
