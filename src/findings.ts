@@ -232,6 +232,11 @@ export const findingCodes = {
     effect: 'what the pages draw since then may be in the rest, which is fetched besides',
     advice: 'take it again: dense-glyph scan --json',
   },
+  'kit-overridden': {
+    severity: 'warning',
+    effect: 'browsers take the later rule, and fetch its file in the place of the kit’s',
+    advice: 'take that rule or its import out, or put the kit behind it; the plugins do it by themselves',
+  },
   'text-by-script': {
     severity: 'warning',
     effect: 'what its scripts write is not counted',

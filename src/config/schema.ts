@@ -349,7 +349,9 @@ const siteSchema = object({
 }).test(
   'somewhere',
   'name the folder that is served as the site (root), or where it runs (url)',
-  (value) => value.root !== undefined || value.url !== undefined || value.demand !== undefined,
+  // Where there is no site it is called all the same.
+  (value: { root?: unknown; url?: unknown; demand?: unknown } | undefined) =>
+    value === undefined || [value.root, value.url, value.demand].some((one) => one !== undefined),
 );
 
 const urlAdvice =

@@ -14,10 +14,14 @@ const together = 60;
 /**
  * Tells what changes below some paths.
  *
+ * Also what changed since a moment, before anybody looked.
+ *
+ * @param since that moment, as `Date.now()` tells it
  * @param ignored folders, absolute, whose files are left out, as are `node_modules` and names that begin with a dot
  * @param told called with paths, absolute; not again before it has ended
  */
 export function watchFiles(
+  since: number,
   ignored: () => readonly string[],
   told: (paths: string[]) => Promise<void>,
 ): Watching {
@@ -39,8 +43,11 @@ export function watchFiles(
     !named.has(path) &&
     (/[\\/](?:node_modules|\.[^\\/]+)(?:[\\/]|$)/.test(path) ||
       ignored().some((folder) => path === folder || path.startsWith(`${folder}${sep}`)));
-  const watcher = watch([], { ignoreInitial: true, ignored: isLeftOut });
-  watcher.on('all', (_, path) => {
+  const watcher = watch([], { ignored: isLeftOut, alwaysStat: true });
+  watcher.on('all', (event, path, stats) => {
+    // What is found in the beginning was there before, unless it was written meanwhile.
+    const isKnown = event === 'add' && stats !== undefined && stats.ctimeMs < since;
+    if (isKnown || event === 'addDir' || event === 'unlinkDir') return;
     changed.add(path);
     if (!isTelling) timer ??= setTimeout(() => void tell(), together);
   });

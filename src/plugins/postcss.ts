@@ -24,16 +24,15 @@ interface Node {
 interface AtRule extends Node {
   name: string;
   error: (message: string) => Error;
-  replaceWith: (...nodes: unknown[]) => void;
+  replaceWith(...nodes: never[]): unknown;
 }
 interface Root {
-  walkAtRules: (name: string | RegExp, each: (rule: AtRule) => void) => void;
-  source?: { input: { file?: string } };
+  walkAtRules: (name: string | RegExp, each: (rule: AtRule) => void) => unknown;
 }
 interface Helpers {
   postcss: { parse: (css: string, options: { from: string }) => { nodes: unknown[] } };
   result: {
-    opts: { to?: string; from?: string };
+    opts: { to?: string | undefined; from?: string | undefined };
     messages: object[];
     warn: (text: string) => unknown;
   };
@@ -42,7 +41,7 @@ interface Helpers {
 /** A plugin, as PostCSS takes it. */
 export interface DenseGlyphPostcssPlugin {
   postcssPlugin: string;
-  Once: (root: never, helpers: never) => Promise<void>;
+  Once(root: Root, helpers: Helpers): Promise<void>;
 }
 
 /** One kit a config, however many stylesheets ask for it. */
@@ -70,7 +69,7 @@ export default function denseGlyph({ config }: DenseGlyphPostcssOptions = {}): D
       const { to, from = sheet } = result.opts;
       const css = withUrls(readFileSync(sheet, 'utf8'), url, kit.folder, dirname(to ?? from));
       const [first, ...others] = places;
-      first.replaceWith(...postcss.parse(css, { from: sheet }).nodes);
+      first.replaceWith(...(postcss.parse(css, { from: sheet }).nodes as never[]));
       for (const one of others) one.remove();
       for (const file of kit.inputs?.files ?? [])
         result.messages.push({ type: 'dependency', plugin: 'dense-glyph', file, parent: from });
@@ -79,7 +78,7 @@ export default function denseGlyph({ config }: DenseGlyphPostcssOptions = {}): D
       throw cause;
     }
   };
-  return { postcssPlugin: 'dense-glyph', Once: once as DenseGlyphPostcssPlugin['Once'] };
+  return { postcssPlugin: 'dense-glyph', Once: once };
 }
 
 /** How PostCSS knows that it is one. */

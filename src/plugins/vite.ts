@@ -100,7 +100,13 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
     if (!told.has(text)) resolved.logger.info(`dense-glyph  ${text}`);
     told.add(text);
   };
-  const opened = async (): Promise<Project> => (project ??= await openProject(resolved, config));
+  const opened = async (): Promise<Project> => {
+    try {
+      return (project ??= await openProject(resolved, config));
+    } catch (cause) {
+      throw readable(cause);
+    }
+  };
   const isOfKit = (file: string) => project !== undefined && file.startsWith(`${project.kit.folder}${sep}`);
 
   const main: DenseGlyphPlugin = {

@@ -59,8 +59,8 @@ function noticeKit({ put, run }) {
 }
 
 /** A program that serves, until it is ended. */
-async function started(file, args, cwd, url) {
-  const child = spawn(file, args, { cwd, stdio: 'ignore' });
+async function started(file, args, cwd, url, env = {}) {
+  const child = spawn(file, args, { cwd, stdio: 'ignore', env: { ...process.env, ...env } });
   for (let i = 0; i < 60; i++) {
     await new Promise((done) => setTimeout(done, 100));
     if (await fetch(url).then(() => true, () => false)) break; // prettier-ignore
@@ -202,7 +202,138 @@ function wired(put, run) {
   run('dense-glyph', 'wire');
 }
 
+/** React Router renders on a server; its pages have no index.html. */
+const reactServer = async ({ folder, put, run }) => {
+  put('package.json', '{ "type": "module" }');
+  put(
+    'app/routes.js',
+    "import { index, route } from '@react-router/dev/routes';\nexport default [index('home.jsx'), route('fares', 'fares.jsx')];\n",
+  );
+  put(
+    'app/home.jsx',
+    'export default () => (<><h1>Four boats</h1><p>The first boat leaves at six.</p><a href="/fares">Fares</a></>);\n',
+  );
+  put('app/fares.jsx', 'export default () => (<><h1>Fares</h1><p>Skerry 9.80</p></>);\n');
+  put('app/site.css', css);
+  const page = (hints) => `import { Links, Meta, Outlet, Scripts } from 'react-router';
+import './site.css';
+${hints ? `import 'virtual:dense-glyph.css';\n${guideBlock('vite.md', 'jsx')}` : ''}
+export default () => (
+  <html lang="en">
+    <head><title>Pier</title>${hints}<Meta /><Links /></head>
+    <body><Outlet /><Scripts /></body>
+  </html>
+);
+`;
+  const config = (plugin) => `import { reactRouter } from '@react-router/dev/vite';
+${plugin ? "import denseGlyph from 'dense-glyph/vite';" : ''}
+export default { plugins: [${plugin}reactRouter()] };
+`;
+  put('app/root.jsx', page(''));
+  put('vite.config.js', config(''));
+  put('react-router.config.js', 'export default { ssr: true };\n');
+  run(
+    'npm',
+    'install',
+    '--silent',
+    'vite@6',
+    'react@19',
+    'react-dom@19',
+    ...['react-router', '@react-router/dev', '@react-router/node', '@react-router/serve'].map(
+      (name) => `${name}@7.9.4`,
+    ),
+    'isbot@5',
+  );
+  symlinkSync(new URL('../..', import.meta.url).pathname, join(folder, 'node_modules/dense-glyph'));
+  const port = await freePort();
+  const dev = ['node_modules/@react-router/dev/bin.js', 'dev', '--port', String(port)];
+  const url = `http://localhost:${port}/`;
+  const before = await started(process.execPath, dev, folder, url);
+  run('dense-glyph', 'init', 'fonts/*Variable*.ttf', 'fonts/*.otf', '--site', url);
+  await before.end();
+  // The bundler names the files.
+  put(
+    'dense-glyph.config.yaml',
+    readFileSync(join(folder, 'dense-glyph.config.yaml'), 'utf8').replace(/^ {2}url: "\/type\/"\n/m, ''),
+  );
+  put('app/root.jsx', page('<Hints />'));
+  put('vite.config.js', config('denseGlyph({ head: false }), '));
+  const version = `react-router ${versionOf(folder, 'react-router')}`;
+  const running = await started(process.execPath, dev, folder, url);
+  const look = { ...running, version: `${version}, dev`, isDev: true, most: 2 };
+  run(process.execPath, 'node_modules/@react-router/dev/bin.js', 'build');
+  const other = await freePort();
+  const served = await started(
+    process.execPath,
+    ['node_modules/@react-router/serve/bin.js', './build/server/index.js'],
+    folder,
+    `http://localhost:${other}/`,
+    { PORT: String(other) },
+  );
+  return [look, { ...served, version: `${version}, build`, most: 2 }];
+};
+
+/** Astro makes static pages, and builds with Vite. */
+const staticMaker = async ({ folder, put, run }) => {
+  put('package.json', '{ "type": "module" }');
+  put('src/site.css', css);
+  const layout = (script, head) => `---
+import '../site.css';
+${script}---
+<html lang="en">
+  <head><meta charset="utf-8" /><title>Pier</title>${head}</head>
+  <body><h1>Four boats</h1><p>The first boat leaves at six.</p></body>
+</html>
+`;
+  put('src/pages/index.astro', layout('', ''));
+  run('npm', 'install', '--silent', 'astro@5');
+  symlinkSync(new URL('../..', import.meta.url).pathname, join(folder, 'node_modules/dense-glyph'));
+  put(
+    'dense-glyph.config.yaml',
+    config('dist', 'public/type').replace('root: dist', 'root: dist, demand: dense-glyph.demand.json'),
+  );
+  run('npx', 'astro', 'build');
+  put('dense-glyph.demand.json', run('dense-glyph', 'scan', '--json'));
+  put('astro.config.mjs', guideBlock('vite.md', 'mjs'));
+  put(
+    'src/pages/index.astro',
+    layout(
+      "import 'virtual:dense-glyph.css';\nimport { preloads } from 'virtual:dense-glyph';\n",
+      guideBlock('vite.md', 'astro').trim(),
+    ),
+  );
+  run('npx', 'astro', 'build');
+  return { ...(await serve(join(folder, 'dist'))), version: `astro ${versionOf(folder, 'astro')}`, most: 2 };
+};
+
+/** PostCSS by its own command. */
+const postcssPlugin = async ({ folder, put, run }) => {
+  put('package.json', '{ "type": "module" }');
+  put('site/index.html', page('<link rel="stylesheet" href="site.css">\n'));
+  put('src/site.css', `@dense-glyph;\n${css}`);
+  put('postcss.config.js', guideBlock('postcss.md', 'js'));
+  put('dense-glyph.config.yaml', config('site', 'site/type'));
+  run('npm', 'install', '--silent', 'postcss@8', 'postcss-cli@11');
+  symlinkSync(new URL('../..', import.meta.url).pathname, join(folder, 'node_modules/dense-glyph'));
+  // The pages have to have their styles before they say what they draw.
+  put('site/site.css', css);
+  put('kept.json', run('dense-glyph', 'scan', '--json'));
+  put(
+    'dense-glyph.config.yaml',
+    config('site', 'site/type').replace('root: site', 'root: site, demand: kept.json'),
+  );
+  run('npx', 'postcss', 'src/site.css', '-o', 'site/site.css');
+  return {
+    ...(await serve(join(folder, 'site'))),
+    version: `postcss ${versionOf(folder, 'postcss')}`,
+    most: 2,
+  };
+};
+
 export const guides = {
+  'react-server': reactServer,
+  'static-maker': staticMaker,
+  postcss: postcssPlugin,
   'vite-5': vitePlugin(5),
   'vite-6': vitePlugin(6),
   'vite-7': vitePlugin(7),

@@ -33,8 +33,10 @@ async function lookAt(browser, url, group, act) {
   const fonts = [];
   page.on('response', (response) => {
     if (response.status() >= 400 && !response.url().endsWith('/favicon.ico')) failures.push(response.url());
-    if (/\.woff2(\?|$)/.test(response.url()))
-      fonts.push({ url: response.url(), headers: response.headers() });
+    // A dev server gives modules about files by their names, and says that a file is as it was.
+    const isFile = response.status() === 200 && !/[?&](?:import|url)\b/.test(response.url());
+    if (isFile && /\.woff2(\?|$)/.test(response.url()))
+      fonts.push({ url: response.url(), status: response.status(), headers: response.headers() });
   });
   page.on('requestfailed', (request) => failures.push(request.url()));
   await page.goto(url, { waitUntil: 'networkidle2' });
@@ -86,7 +88,7 @@ try {
         const { failures, fonts, loaded, states } = await lookAt(browser, url, group, act);
         await end();
         const files = fonts.map(
-          (font) => `${new URL(font.url).pathname} ${font.headers['content-length'] ?? ''}`,
+          (font) => `${new URL(font.url).pathname} ${font.status} ${font.headers['content-length'] ?? ''}`,
         );
         if (failures.length > 0) throw new Error(`${version}: not fetched: ${failures.join(', ')}`);
         if (!loaded.includes('Ferrywake Sans'))

@@ -64,6 +64,8 @@ export interface BuildResult {
   folder: string;
   /** The config that was found, as the user would write its path; left out where fonts were named. */
   config?: string;
+  /** Where a server has the pages, so that no file of theirs is at hand. */
+  servedAt?: string;
   /** False where the folder held the same already. */
   changed: boolean;
   manifest: Manifest;
@@ -97,6 +99,9 @@ export async function buildFrom(
       buildVersion: 1,
       folder: relative(request.folder, folder) || folder,
       ...(file === undefined ? {} : { config: file }),
+      ...(config.site?.url !== undefined && config.site.root === undefined
+        ? { servedAt: config.site.url }
+        : {}),
       ...built,
       ...(drafted ? { drafted } : {}),
     },

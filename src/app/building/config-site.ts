@@ -16,6 +16,9 @@ import { scannedSite } from '../scanning/scan-threads.js';
 import { Visits } from '../../kit/planning/visits.js';
 import { demandOfKept, settingOfKept } from '../../kit/planning/kept-demand.js';
 import { finding, type Finding } from '../../findings.js';
+import type { ScannedPage } from '../../site/scanning/page-scanner.js';
+import { faceRuleOf } from '../../site/usage/declared-faces.js';
+import { kitOverridden } from '../../site/usage/findings/kit-overridden.js';
 import type { SitePage } from '../../site/scanning/site.js';
 import type { BuildMemory } from './build-memory.js';
 import { staleFindings, type KeptDemand } from './kept-demand.js';
@@ -115,16 +118,25 @@ export async function demandingPages(
   const opened = site && (site.root ?? site.url) !== undefined && (await open(progress));
   if (!opened) return nothingFound;
   try {
-    const read = isDemanding ? await readPages(opened.site, progress, memory) : [];
+    const overridden = new Map<string, Finding>();
+    const read = isDemanding
+      ? await readPages(opened.site, progress, memory, ({ fontFaces }) => {
+          for (const one of kitOverridden(fontFaces.map(faceRuleOf)))
+            overridden.set(JSON.stringify([one.message, one.place]), one);
+        })
+      : [];
     const settings = await pageSettings(opened.site, new Visits(opened.site, kitFolder), progress, memory);
     return {
       pages: read,
       byScript: byScriptOf(read),
       texts: paragraphsIn(settings, faces, memory?.paragraphs),
       visits: settings.flatMap(({ visit }) => visit ?? []),
-      findings: opened.problems.map(({ file, url, reason }) =>
-        finding('page-unreadable', reason ?? 'it cannot be read', { file: url ?? file }),
-      ),
+      findings: [
+        ...opened.problems.map(({ file, url, reason }) =>
+          finding('page-unreadable', reason ?? 'it cannot be read', { file: url ?? file }),
+        ),
+        ...overridden.values(),
+      ],
     };
   } finally {
     await opened.end();
@@ -136,11 +148,13 @@ async function readPages(
   site: OpenedSite['site'],
   progress: OnProgress | undefined,
   memory: BuildMemory | undefined,
+  onPage: (page: ScannedPage) => void,
 ): Promise<DemandingPage[]> {
   const isFresh = ({ address }: SitePage) => memory?.page(address) === undefined;
   // A copy would lose what a folder says of itself to threads.
   const open = memory && !site.pages.every(isFresh) ? { ...site, pages: site.pages.filter(isFresh) } : site;
   const { pages } = await scannedSite(open as OpenedSite['site'], true, progress);
+  for (const page of pages) onPage(page);
   const read = new Map(pages.map((page) => [page.page, demandingPage(page)]));
   return site.pages.flatMap(({ page, address }) => {
     const fresh = read.get(page);

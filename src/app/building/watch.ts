@@ -62,6 +62,7 @@ export async function watchBuild(
       await make([]);
     });
   const watching = watchFiles(
+    Date.now(),
     () => (kitFolder === '' ? [] : [kitFolder]),
     (paths) =>
       inTurn(async () => {

@@ -110,7 +110,7 @@ export async function init(request: InitRequest, progress?: OnProgress): Promise
   );
   if (isApp && config.site) config.site.demand = demandName;
   const url = isUrl(site)
-    ? urlGuess('public', config.output.folder)
+    ? '/type/'
     : await askRest(config, reasons, request.questions);
   const text = configText(config, {
     reasons,

@@ -60,7 +60,9 @@ export function configure(command: Command, terminal: Terminal): void {
       // What wire goes by is the config.
       const first = drafted
         ? `put ${folder}/kit.head.html into <head> of your pages,`
-        : `dense-glyph wire puts it into your pages; --dry-run shows how,`;
+        : result.servedAt === undefined
+          ? `dense-glyph wire puts it into your pages; --dry-run shows how,`
+          : `the plugin of dense-glyph/vite puts it into the app, or paste what wire --print html gives,`;
       reporter.say(`Next  ${first}`, `      and open ${folder}/proof.html to see every face.`);
     });
 }

@@ -40,7 +40,13 @@ export function configure(command: Command, terminal: Terminal): void {
         '',
         ...result.text.trimEnd().split('\n'),
         '',
-        'Next  look it over, then dense-glyph build',
+        ...(result.demand === undefined
+          ? ['Next  look it over, then dense-glyph build']
+          : [
+              `${result.demand}: what the pages draw, to build from without a browser; keep it with the config`,
+              '',
+              'Next  look the config over, then dense-glyph build, or the plugin of dense-glyph/vite',
+            ]),
       );
     });
 }
