@@ -2,11 +2,13 @@ import { cpSync, mkdirSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { sampleFonts } from './paths.js';
 
-/** An app that scripts draw: two routes, data that comes late, two languages, and a notice that somebody has to ask for. */
+/** An app that scripts draw: a word while it loads, two routes, data that comes late, two languages, and a notice that somebody has to ask for. */
 const script = `
 const texts = navigator.language.startsWith('de') ? { lead: 'Fähren', notice: 'Übrigens' } : { lead: 'Boats', notice: 'Ahoy' };
 const root = document.getElementById('root');
 const draw = async () => {
+  root.innerHTML = '<h1>Querying</h1>';
+  await new Promise((done) => setTimeout(done, 200));
   const isFares = location.pathname === '/fares';
   root.innerHTML = '<h1>' + (isFares ? 'Fares' : texts.lead) + '</h1><a href="/fares">go</a> <a href="/dead.html">x</a><button id="notice">?</button>';
   document.getElementById('notice').onclick = () => root.insertAdjacentHTML('beforeend', '<p class="notice">' + texts.notice + '</p>');

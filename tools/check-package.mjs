@@ -46,8 +46,10 @@ try {
     ['dense-glyph/site', 'PageScanner'],
     ['dense-glyph/kit', 'makeKit'],
     ['dense-glyph/config', 'kitConfig'],
+    ['dense-glyph/vite', 'default'],
+    ['dense-glyph/postcss', 'default'],
   ]) {
-    const script = `import { ${name} } from '${entry}'; console.log(typeof ${name})`;
+    const script = `import { ${name} as offered } from '${entry}'; console.log(typeof offered)`;
     const kind = run('node', ['--input-type=module', '-e', script]).trim();
     check(kind === 'function', `${entry} can be imported`);
   }
@@ -68,7 +70,7 @@ try {
     join(folder, 'use.mts'),
     [
       "export * from 'dense-glyph';",
-      ...['core', 'site', 'kit'].map((name) => `export * as ${name} from 'dense-glyph/${name}';`),
+      ...['core', 'site', 'kit', 'vite', 'postcss'].map((name) => `export * as ${name} from 'dense-glyph/${name}';`),
     ].join('\n'),
   );
   const compiler = join(root, 'node_modules/typescript/bin/tsc');

@@ -1,7 +1,7 @@
 // Takes the pictures in docs/screenshots from the demo data: pages in Chromium, terminal views in a window under Xvfb.
 // Needs Xvfb, xterm, xdotool and ImageMagick's import.
 import { execFileSync, spawn, spawnSync } from 'node:child_process';
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
@@ -29,7 +29,10 @@ async function terminal(name, command, rows) {
   }
   // Ctrl+C and the prompt are left out: the picture shows what the command says.
   const script = join(folder, `${name}.sh`);
-  const shown = command.replace(`node ${program}`, 'dense-glyph').replace(/ \| head .*/, '');
+  const shown = command
+    .replace(`node ${program}`, 'dense-glyph')
+    .replace(/node \S+vite\.js/, 'npx vite')
+    .replace(/ \| head .*/, '');
   writeFileSync(script, `cd ${folder}\nprintf '$ %s\\n' '${shown}'\n${command}\nsleep 30\n`);
   const display = `:${90 + Math.floor(process.pid % 100)}`;
   const server = spawn('Xvfb', [display, '-screen', '0', '1280x900x24'], { stdio: 'ignore' });
@@ -130,7 +133,27 @@ try {
   );
   await terminal('convert', `node ${program} convert fonts --to woff2,woff --out web`, 24);
   await terminal('inspect', `node ${program} inspect fonts/FerrywakeSans-Variable.ttf --weigh`, 45);
-  await terminal('inspect-many', `node ${program} inspect fonts`, 40);
+  const app = join(folder, 'app');
+  cpSync(join(root, 'sample/site'), app, { recursive: true });
+  cpSync(join(root, 'sample/fonts'), join(app, 'fonts'), { recursive: true });
+  mkdirSync(join(app, 'node_modules'));
+  symlinkSync(root, join(app, 'node_modules/dense-glyph'));
+  writeFileSync(
+    join(app, 'vite.config.js'),
+    "import denseGlyph from 'dense-glyph/vite';\nexport default { plugins: [denseGlyph()] };\n",
+  );
+  const own = readFileSync(join(root, 'sample/dense-glyph.config.yaml'), 'utf8');
+  writeFileSync(
+    join(app, 'dense-glyph.config.yaml'),
+    own
+      .replace(/^site: .*$/m, 'site: { root: ., pages: [index.html], demand: dense-glyph.demand.json }')
+      .replace(/^output: .*$/m, 'output: { folder: public/type }'),
+  );
+  spawnSync('bash', ['-c', `node ${program} scan --json > demand && mv demand dense-glyph.demand.json`], {
+    cwd: app,
+  });
+  const vite = join(root, 'node_modules/vite/bin/vite.js');
+  await terminal('vite', `cat app/vite.config.js; cd app; node ${vite} build`, 19);
   const variable = 'fonts/FerrywakeSans-VariableItalic.ttf';
   await terminal(
     'subset',

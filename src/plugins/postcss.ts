@@ -4,9 +4,9 @@
  * @module
  */
 import { dirname, join, relative, resolve } from 'node:path';
-import { readFileSync } from 'node:fs';
 import { loadConfig } from '../config/load.js';
 import { DenseGlyphError } from '../errors.js';
+import { readBytes } from '../io/read.js';
 import { ProjectKit } from './project-kit.js';
 import { withoutReplaced } from './replaced-rules.js';
 
@@ -59,7 +59,7 @@ export default function denseGlyph({ config }: DenseGlyphPostcssOptions = {}): D
     root.walkAtRules('dense-glyph', (rule) => void places.push(rule));
     if (places.length === 0) return;
     try {
-      const { kit, url } = await kitFor(process.cwd(), config);
+      const { kit, url } = await kitFor(resolve('.'), config);
       const { manifest, findings } = await kit.make();
       for (const { message } of findings.filter(({ code }) => code === 'demand-stale')) result.warn(message);
       root.walkAtRules('font-face', (rule) => {
@@ -67,7 +67,12 @@ export default function denseGlyph({ config }: DenseGlyphPostcssOptions = {}): D
       });
       const sheet = join(kit.folder, 'kit.css');
       const { to, from = sheet } = result.opts;
-      const css = withUrls(readFileSync(sheet, 'utf8'), url, kit.folder, dirname(to ?? from));
+      const css = withUrls(
+        new TextDecoder().decode(readBytes(sheet, 'kit.css')),
+        url,
+        kit.folder,
+        dirname(to ?? from),
+      );
       const [first, ...others] = places;
       first.replaceWith(...(postcss.parse(css, { from: sheet }).nodes as never[]));
       for (const one of others) one.remove();

@@ -1,10 +1,10 @@
 // The kit of a project, made again whenever what it is made from changes
 
-import { readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { kitAtHand, type KitAtHand } from '../app/wiring/kit-at-hand.js';
 import { headPartsOf } from '../app/wiring/pages.js';
 import { buildFrom, type BuildInputs, type BuildResult } from '../app/building/build.js';
+import { readBytes } from '../io/read.js';
 import { headMarkup } from '../kit/files/head.js';
 
 /** Where the kit goes, and who asks for it. */
@@ -35,7 +35,7 @@ export class ProjectKit {
     const names = [...Object.keys(manifest.files), ...manifest.texts].filter((name) =>
       /^(?:faces|styles|licences)\/|^(?:kit\.css|kit\.loader\.js|ledger\.json)$/.test(name),
     );
-    return new Map(names.map((name) => [name, readFileSync(join(this.folder, name))]));
+    return new Map(names.map((name) => [name, readBytes(join(this.folder, name), name)]));
   }
 
   /** Makes it, or what changed of it; calls that come meanwhile wait for the same. @throws DenseGlyphError */

@@ -4,11 +4,11 @@
  * @module
  */
 import { createHash } from 'node:crypto';
-import { createReadStream, mkdirSync, statSync } from 'node:fs';
-import { extname, join, relative, sep } from 'node:path';
+import { extname, join, relative, resolve, sep } from 'node:path';
 import { slug } from '../core/face/slug.js';
 import { loadConfig } from '../config/load.js';
 import { DenseGlyphError } from '../errors.js';
+import { isFile, readBytes } from '../io/read.js';
 import { insertIntoHead } from '../site/edits/head-insertion.js';
 import { ProjectKit } from './project-kit.js';
 import { withoutReplaced } from './replaced-rules.js';
@@ -46,6 +46,8 @@ interface PluginContext {
   addWatchFile: (file: string) => void;
   emitFile: (file: { type: 'asset'; fileName: string; source: Uint8Array }) => string;
   error: (cause: Error) => never;
+  info: (text: string) => void;
+  warn: (text: string) => void;
 }
 interface HtmlContext {
   path: string;
@@ -60,8 +62,9 @@ interface DevServer {
     use: (
       handle: (
         request: { url?: string },
-        response: NodeJS.WritableStream & {
+        response: {
           setHeader: (name: string, value: string) => unknown;
+          end: (bytes: Uint8Array) => unknown;
         },
         next: () => void,
       ) => void,
@@ -93,9 +96,14 @@ const digestOf = (bytes: Uint8Array): string => createHash('sha256').update(byte
 export default function denseGlyph({ config, head = true }: DenseGlyphOptions = {}): DenseGlyphPlugin[] {
   let project: Project | undefined;
   let isImported = false;
+  let isVite = false;
   const told = new Set<string>();
-  const log = { info: (text: string) => console.info(text), warn: (text: string) => console.warn(text) };
-  let resolved: ResolvedConfig = { root: process.cwd(), base: '/', command: 'build', logger: log };
+  let resolved: ResolvedConfig = {
+    root: resolve('.'),
+    base: '/',
+    command: 'build',
+    logger: { info: () => undefined, warn: () => undefined },
+  };
   const tellOnce = (text: string) => {
     if (!told.has(text)) resolved.logger.info(`dense-glyph  ${text}`);
     told.add(text);
@@ -123,9 +131,11 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
       },
     }),
     configResolved(found: ResolvedConfig) {
+      isVite = true;
       resolved = found;
     },
     async buildStart(this: PluginContext) {
+      if (!isVite) resolved.logger = { info: (text) => this.info(text), warn: (text) => this.warn(text) };
       const { kit } = await opened();
       isImported = false;
       try {
@@ -211,13 +221,13 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
         }
         watched.then(
           () => {
-            if (statSync(file, { throwIfNoEntry: false })?.isFile() !== true) {
+            if (!isFile(file)) {
               next();
               return;
             }
             response.setHeader('content-type', types[extname(file)] ?? 'application/octet-stream');
             response.setHeader('cache-control', 'no-cache');
-            createReadStream(file).pipe(response);
+            response.end(readBytes(file, path));
           },
           () => next(),
         );
@@ -277,7 +287,6 @@ async function openProject({ root, base }: ResolvedConfig, config: string | unde
   // URLs are in its files: a server and a build may have different ones at the same time.
   const name = url === undefined ? 'bundled' : slug(url) || 'root';
   const folder = join(root, 'node_modules/.dense-glyph', name);
-  mkdirSync(folder, { recursive: true });
   return { kit: new ProjectKit({ folder: root, config, into: { folder, url } }), url };
 }
 

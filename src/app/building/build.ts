@@ -195,20 +195,31 @@ async function buildKit(
   });
   const changed = await writeKitFolder(folder, files, stateFolder(config, base));
   if (byScript.length > 0) findings.push(textByScript(byScript));
-  const inputs = [
-    ...sources.flatMap((list) => list.map(({ path }) => resolve(base, path.replace(/#\d+$/, '')))),
-    ...catalogues.map((one) => resolve(base, one)),
-    ...(options.demand === undefined ? [] : [resolve(options.folder, options.demand)]),
-    ...(config.site?.demand === undefined ? [] : [resolve(base, config.site.demand)]),
-  ];
   return {
     folder,
     changed,
     manifest,
     findings: [...findings, ...overBudget(manifest, config.budget ?? {})],
-    files: [...new Set(inputs)],
+    files: filesBehind(config, base, sources, catalogues, options),
     isSiteRead,
   };
+}
+
+/** What a kit is made from, beside the config and the pages: absolute. */
+function filesBehind(
+  { site }: KitConfig,
+  base: string,
+  sources: readonly (readonly Source[])[],
+  catalogues: readonly string[],
+  { demand, folder }: Pick<BuildRequest, 'demand' | 'folder'>,
+): string[] {
+  const files = [
+    ...sources.flatMap((list) => list.map(({ path }) => resolve(base, path.replace(/#\d+$/, '')))),
+    ...catalogues.map((one) => resolve(base, one)),
+    ...(demand === undefined ? [] : [resolve(folder, demand)]),
+    ...(site?.demand === undefined ? [] : [resolve(base, site.demand)]),
+  ];
+  return [...new Set(files)];
 }
 
 /** Fitting takes longer than all else: who waits for a kit gets it with what was fitted before, and the rest in a quiet moment. */

@@ -153,7 +153,7 @@ async function readPages(
   const isFresh = ({ address }: SitePage) => memory?.page(address) === undefined;
   // A copy would lose what a folder says of itself to threads.
   const open = memory && !site.pages.every(isFresh) ? { ...site, pages: site.pages.filter(isFresh) } : site;
-  const { pages } = await scannedSite(open as OpenedSite['site'], true, progress);
+  const { pages } = await scannedSite(open, true, progress);
   for (const page of pages) onPage(page);
   const read = new Map(pages.map((page) => [page.page, demandingPage(page)]));
   return site.pages.flatMap(({ page, address }) => {

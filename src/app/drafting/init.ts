@@ -109,9 +109,7 @@ export async function init(request: InitRequest, progress?: OnProgress): Promise
     drafting,
   );
   if (isApp && config.site) config.site.demand = demandName;
-  const url = isUrl(site)
-    ? '/type/'
-    : await askRest(config, reasons, request.questions);
+  const url = isUrl(site) ? '/type/' : await askRest(config, reasons, request.questions);
   const text = configText(config, {
     reasons,
     notes,

@@ -1,5 +1,5 @@
-import { readFileSync } from 'node:fs';
 import { fontPaths } from '../../io/font-files.js';
+import { readBytes } from '../../io/read.js';
 import { sha256 } from '../../kit/digest.js';
 import type { FontFaceDescriptors } from '../../site/css/rules.js';
 import type { Site } from '../../site/scanning/site.js';
@@ -17,7 +17,7 @@ export async function withLocalFiles(
   paths: readonly string[],
   folder: string,
 ): Promise<{ pages: FoundOnSite['pages']; notes: string[] }> {
-  const here = new Map((await fontPaths(paths, folder)).map((path) => [sha256(readFileSync(path)), path]));
+  const here = new Map((await fontPaths(paths, folder)).map((path) => [sha256(readBytes(path, path)), path]));
   const found = new Map<string, string | undefined>();
   const notes: string[] = [];
   const fileOf = async (address: string, family: string): Promise<string | undefined> => {

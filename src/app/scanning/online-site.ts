@@ -82,6 +82,7 @@ export async function readOnlineSite(
       address: found.url,
       size: found.html.length,
       read: () => found.bytes ?? found.html,
+      earlier: found.earlier,
       charset: found.charset,
     });
     const total = Math.min(mostPages, pages.size + waiting.length);
@@ -118,6 +119,7 @@ export async function readOnlineSite(
         address: found.url,
         size: found.html.length,
         read: () => found.html,
+        earlier: found.earlier,
         isAfterSteps: hasSteps(state),
       });
   };

@@ -7,6 +7,8 @@ export interface ReadPage {
   /** After redirects. */
   url: string;
   html: string;
+  /** What a browser showed before it, while the page was loaded. */
+  earlier?: readonly string[];
   /** As the server sent it; undefined where a browser made it. */
   bytes?: Uint8Array;
   charset?: string | undefined;

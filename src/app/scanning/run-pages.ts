@@ -1,4 +1,5 @@
 import { relative } from 'node:path';
+import { script as early } from '../../browser/built/early.js';
 import { script as snapshot } from '../../browser/built/snapshot.js';
 import type { HeadlessBrowser } from '../../io/browsers/chromium.js';
 import type { SiteFolder } from '../../io/site-folder.js';
@@ -10,13 +11,15 @@ import type { OnProgress } from '../progress.js';
 import type { PageReader } from './page-reader.js';
 import { hasSteps, stateName, type SiteState } from './states.js';
 
-/** Pages as their scripts leave them. */
+const scripts = { before: early, after: snapshot, result: 'denseGlyphSnapshot' };
+
+/** Pages as their scripts leave them, with what they showed before. */
 export const readerBy =
   (browser: HeadlessBrowser): PageReader =>
   async (url, steps) => {
     try {
-      const { url: last, value } = await browser.run(url, snapshot, 'denseGlyphSnapshot', steps);
-      return { url: last, html: value };
+      const { url: last, value } = await browser.run(url, scripts, steps);
+      return { url: last, ...(JSON.parse(value) as { html: string; earlier: string[] }) };
     } catch (cause) {
       return { reason: cause instanceof Error ? cause.message.replace(/\s+at http.*$/s, '') : String(cause) };
     }
@@ -94,8 +97,10 @@ export async function readByBrowser(
       problems.push({ ...problem, pages: [page.page] });
     } else {
       // Scripts write addresses in full; ours is gone when the pages are scanned.
-      const html = found.html.replaceAll(origin, '');
-      pages[place] = { ...page, read: () => html };
+      const [html, ...earlier] = [found.html, ...(found.earlier ?? [])].map((one) =>
+        one.replaceAll(origin, ''),
+      );
+      pages[place] = { ...page, read: () => html, earlier };
       if (followsRoutes && !state) follow(found.url, found.html, page);
     }
     progress?.({

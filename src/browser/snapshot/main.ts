@@ -45,6 +45,9 @@ function writeFields(tree: Document | ShadowRoot): void {
     for (const option of selectedOptions) option.setAttribute('selected', '');
 }
 
+// Before anything is written into it.
+const { denseGlyphEarlier } = globalThis as { denseGlyphEarlier?: () => string[] };
+const earlier = denseGlyphEarlier?.() ?? [];
 const trees: (Document | ShadowRoot)[] = [document];
 const roots: ShadowRoot[] = [];
 for (const tree of trees) {
@@ -65,4 +68,5 @@ const attributes = Array.from(
   ({ name, value }) => ` ${name}="${value.replace(/"/g, '&quot;')}"`,
 );
 const content = root.getHTML({ serializableShadowRoots: true, shadowRoots: roots });
-Object.assign(globalThis, { denseGlyphSnapshot: `${doctype}<html${attributes.join('')}>${content}</html>` });
+const html = `${doctype}<html${attributes.join('')}>${content}</html>`;
+Object.assign(globalThis, { denseGlyphSnapshot: JSON.stringify({ html, earlier }) });

@@ -9,6 +9,13 @@ const restTime = 5_000;
 const stepTime = 5_000;
 const quiet = 400;
 
+/** Scripts for a page, and the global variable that the last one leaves its result in. */
+export interface PageScripts {
+  before: string;
+  after: string;
+  result: string;
+}
+
 /** An installed Chromium without a window. */
 export class HeadlessBrowser {
   private constructor(private readonly browser: Browser) {}
@@ -21,14 +28,14 @@ export class HeadlessBrowser {
   /**
    * Opens a page, lets its scripts run until it is at rest, and runs one more.
    *
-   * @param result the global variable that the script leaves its result in
+   * @param scripts one that runs before those of the page, and one after them; and the global variable that the second leaves its
+   *   result in
    * @param steps what happens first; what it leaves in storage ends with it
    * @throws Error for a page that doesn't load, and for a step that finds nothing
    */
   async run(
     url: string,
-    script: string,
-    result: string,
+    { before, after, result }: PageScripts,
     steps?: PageSteps,
   ): Promise<{ url: string; value: string }> {
     const context = steps && (await this.browser.createBrowserContext());
@@ -36,11 +43,12 @@ export class HeadlessBrowser {
     try {
       await page.setViewport({ width: 1280, height: 800 });
       if (steps?.language !== undefined) await setLanguage(page, steps.language);
+      await page.evaluateOnNewDocument(before);
       const answer = await page.goto(url, { waitUntil: 'load', timeout: loadTime });
       if (answer && answer.status() >= 400) throw new Error(`the server answers ${answer.status()}`);
       await atRest(page);
       if (steps) await take(page, steps);
-      await page.evaluate(script);
+      await page.evaluate(after);
       const value = await page.evaluate(`globalThis[${JSON.stringify(result)}]`);
       return { url: page.url(), value: String(value) };
     } finally {

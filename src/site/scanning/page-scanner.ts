@@ -91,7 +91,14 @@ export class PageScanner {
   private async scan(page: SitePage): Promise<ScannedPage> {
     const content = page.read();
     // What a browser gives has other lines than the source.
-    if (typeof content === 'string') return this.scanText(page, content, false);
+    if (typeof content === 'string') {
+      const scanned = await this.scanText(page, content, false);
+      for (const earlier of page.earlier ?? []) {
+        const { faces } = await this.scanText(page, earlier, false);
+        for (const [key, face] of faces) addFace(scanned.faces, key, face);
+      }
+      return scanned;
+    }
     const scanned = await this.scanText(page, await decodedPage(content, page.charset));
     const otherwise = page.charset === undefined ? asUnnamedEncoding(content) : undefined;
     if (otherwise !== undefined) {

@@ -12,6 +12,8 @@ export interface SitePage {
   charset?: string | undefined;
   /** What a server sends for it, where a browser gave its text. */
   sent?: (() => Uint8Array) | undefined;
+  /** What it showed before, while it was loaded, and not any more. */
+  earlier?: readonly string[] | undefined;
   /** Whether it shows what it does only after something happened on it. */
   isAfterSteps?: boolean | undefined;
 }

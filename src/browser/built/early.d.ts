@@ -1,0 +1,2 @@
+/** What the build makes of `browser/early`. */
+export declare const script: string;
