@@ -70,7 +70,9 @@ try {
     join(folder, 'use.mts'),
     [
       "export * from 'dense-glyph';",
-      ...['core', 'site', 'kit', 'vite', 'postcss'].map((name) => `export * as ${name} from 'dense-glyph/${name}';`),
+      ...['core', 'site', 'kit', 'vite', 'postcss'].map(
+        (name) => `export * as ${name} from 'dense-glyph/${name}';`,
+      ),
     ].join('\n'),
   );
   const compiler = join(root, 'node_modules/typescript/bin/tsc');
