@@ -3,13 +3,16 @@
  *
  * @module
  */
-import { createHash } from 'node:crypto';
-import { extname, join, relative, resolve, sep } from 'node:path';
+import { extname, join, posix, relative, resolve } from 'node:path';
+import escapeHtml from 'escape-html';
 import { slug } from '../core/face/slug.js';
 import { loadConfig } from '../config/load.js';
 import { DenseGlyphError } from '../errors.js';
-import { isFile, readBytes } from '../io/read.js';
 import { insertIntoHead } from '../site/edits/head-insertion.js';
+import { bundledFiles, stripBundle } from './bundle.js';
+import type { Bundle, DevServer, HtmlContext, PluginContext, ResolvedConfig, UserConfig } from './bundler.js';
+import { followChanges, serveKit } from './dev-server.js';
+import { factsText } from './facts.js';
 import { ProjectKit } from './project-kit.js';
 import { withoutReplaced } from './replaced-rules.js';
 
@@ -23,68 +26,12 @@ export interface DenseGlyphOptions {
 const names = { stylesheet: 'virtual:dense-glyph.css', facts: 'virtual:dense-glyph' } as const;
 const factsModule = `\0${names.facts}`;
 
-/** What of a bundler's interface is used; its own types say more. */
-interface ResolvedConfig {
-  root: string;
-  base: string;
-  command: 'build' | 'serve';
-  logger: { info: (text: string) => void; warn: (text: string) => void };
-  build?: { ssr?: boolean | string };
-}
-type AssetsLimit = number | ((file: string, content: Buffer) => boolean | undefined) | undefined;
-interface UserConfig {
-  build?: { assetsInlineLimit?: AssetsLimit };
-}
-interface OutputFile {
-  type: string;
-  fileName: string;
-  source?: string | Uint8Array;
-  code?: string;
-}
-type Bundle = Record<string, OutputFile>;
-interface PluginContext {
-  addWatchFile: (file: string) => void;
-  emitFile: (file: { type: 'asset'; fileName: string; source: Uint8Array }) => string;
-  error: (cause: Error) => never;
-  info: (text: string) => void;
-  warn: (text: string) => void;
-}
-interface HtmlContext {
-  path: string;
-  bundle?: object | undefined;
-}
-interface DevServer {
-  watcher: {
-    add: (files: string[]) => unknown;
-    on: (event: 'all', told: (event: string, file: string) => void) => unknown;
-  };
-  middlewares: {
-    use: (
-      handle: (
-        request: { url?: string },
-        response: {
-          setHeader: (name: string, value: string) => unknown;
-          end: (bytes: Uint8Array) => unknown;
-        },
-        next: () => void,
-      ) => void,
-    ) => unknown;
-  };
-  moduleGraph: {
-    getModuleById: (id: string) => object | undefined;
-    invalidateModule: (module: never) => void;
-  };
-  ws: { send: (payload: { type: 'full-reload' }) => void };
-}
-
 /** A plugin, as Vite and Rollup take it. */
 export interface DenseGlyphPlugin {
   name: string;
   enforce?: 'pre' | 'post';
   [hook: string]: unknown;
 }
-
-const digestOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
 
 /**
  * Makes the kit of the project's config and gives it to the bundler: rules, files, preloads of each page. Faces are cut to the
@@ -115,7 +62,9 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
       throw readable(cause);
     }
   };
-  const isOfKit = (file: string) => project !== undefined && file.startsWith(`${project.kit.folder}${sep}`);
+  // A bundler writes paths with slashes on every system.
+  const isOfKit = (file: string) =>
+    project !== undefined && webPath(file).startsWith(`${webPath(project.kit.folder)}/`);
 
   const main: DenseGlyphPlugin = {
     name: 'dense-glyph',
@@ -136,7 +85,7 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
     },
     async buildStart(this: PluginContext) {
       if (!isVite) resolved.logger = { info: (text) => this.info(text), warn: (text) => this.warn(text) };
-      const { kit } = await opened();
+      const { kit, url } = await opened();
       isImported = false;
       try {
         await kit.make();
@@ -145,6 +94,8 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
       }
       for (const file of kit.inputs?.files ?? []) this.addWatchFile(file);
       tellOnce(kit.sentence);
+      if (url === undefined && kit.result?.manifest.loader)
+        tellOnce('faces of groups come one by one: with an output.url in the config they arrive together');
     },
     async resolveId(id: string) {
       if (id === names.facts) return factsModule;
@@ -166,20 +117,14 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
       const { manifest } = await (await opened()).kit.ready();
       const stripped = withoutReplaced(code, file, manifest);
       if (!stripped) return null;
-      const where = relative(resolved.root, file).replaceAll('\\', '/');
+      const where = webPath(relative(resolved.root, file));
       tellOnce(`${stripped.faces.join(', ')} of ${where} gave way to the kit`);
       return { code: stripped.css, map: null };
     },
     async generateBundle(this: PluginContext, _: unknown, bundle: Bundle) {
       const { kit, url } = await opened();
-      const { manifest } = await kit.ready();
-      const own = new Set(Object.values(manifest.files).map(({ sha256 }) => sha256));
-      const kitNames = new Set(
-        Object.values(bundle).flatMap(({ source, fileName }) =>
-          source instanceof Uint8Array && own.has(digestOf(source)) ? [fileName] : [],
-        ),
-      );
-      stripBundle(bundle, kit, kitNames, url, tellOnce);
+      await kit.ready();
+      stripBundle(bundle, kit, url, tellOnce);
       if (isElsewhere(url ?? '') || resolved.build?.ssr) return;
       const path = url ?? '/type/';
       const prefix = path.startsWith(resolved.base)
@@ -193,45 +138,11 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
     },
     async configureServer(server: DevServer) {
       const { kit, url } = await opened();
-      const watched = kit.make().then(
-        () => server.watcher.add(kit.inputs?.files ?? []),
-        (cause: unknown) => resolved.logger.warn(`dense-glyph  ${readable(cause).message}`),
-      );
-      server.watcher.on('all', (_, file) => {
-        if (!kit.concerns(file)) return;
-        kit.make().then(
-          ({ changed }) => {
-            tellOnce(kit.sentence);
-            const sheet = server.moduleGraph.getModuleById(join(kit.folder, 'kit.css'));
-            if (sheet) server.moduleGraph.invalidateModule(sheet as never);
-            if (changed) server.ws.send({ type: 'full-reload' });
-          },
-          (cause: unknown) => resolved.logger.warn(`dense-glyph  ${readable(cause).message}`),
-        );
+      const isMade = followChanges(server, kit, {
+        made: () => tellOnce(kit.sentence),
+        failed: (cause) => resolved.logger.warn(`dense-glyph  ${readable(cause).message}`),
       });
-      if (url === undefined || isElsewhere(url)) return;
-      server.middlewares.use((request, response, next) => {
-        const path = decodeURIComponent((request.url ?? '').replace(/[?#].*/s, ''));
-        const short = url.startsWith(resolved.base) ? `/${url.slice(resolved.base.length)}` : url;
-        const prefix = path.startsWith(url) ? url : short;
-        const file = join(kit.folder, path.slice(prefix.length));
-        if (!path.startsWith(prefix) || !isOfKit(file)) {
-          next();
-          return;
-        }
-        watched.then(
-          () => {
-            if (!isFile(file)) {
-              next();
-              return;
-            }
-            response.setHeader('content-type', types[extname(file)] ?? 'application/octet-stream');
-            response.setHeader('cache-control', 'no-cache');
-            response.end(readBytes(file, path));
-          },
-          () => next(),
-        );
-      });
+      if (url !== undefined && !isElsewhere(url)) serveKit(server, kit, url, resolved.base, isMade);
     },
   };
 
@@ -245,7 +156,7 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
           const { kit, url } = await opened();
           await kit.ready();
           if (!head || isImported || url !== undefined) return html;
-          const path = relative(resolved.root, join(kit.folder, 'kit.css')).replaceAll('\\', '/');
+          const path = webPath(relative(resolved.root, join(kit.folder, 'kit.css')));
           return insertIntoHead(html, `<link rel="stylesheet" href="/${path}">\n`);
         },
       },
@@ -260,12 +171,14 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
           await kit.ready();
           if (!head) return html;
           if (url !== undefined) return insertIntoHead(html, kit.head(path));
-          const files = bundle ? bundledFiles(bundle as Bundle, kit, resolved.base) : devFiles(kit, resolved);
+          const nameOf = bundle
+            ? bundledFiles(bundle as Bundle, kit)
+            : (file: string) => webPath(relative(resolved.root, join(kit.folder, file)));
           const hints = kit.preloads(path).flatMap((file) => {
-            const href = files(file);
-            return href === undefined
-              ? []
-              : `<link rel="preload" href="${href}" as="font" type="font/woff2" crossorigin>\n`;
+            const name = nameOf(file);
+            if (name === undefined) return [];
+            const href = escapeHtml(encodeURI(addressFrom(path, name, resolved.base)));
+            return `<link rel="preload" href="${href}" as="font" type="font/woff2" crossorigin>\n`;
           });
           return hints.length === 0 ? html : insertIntoHead(html, hints.join(''));
         },
@@ -290,20 +203,18 @@ async function openProject({ root, base }: ResolvedConfig, config: string | unde
   return { kit: new ProjectKit({ folder: root, config, into: { folder, url } }), url };
 }
 
+const webPath = (path: string): string => path.replaceAll('\\', '/');
+
+/** What a page asks for a file: from the base, or from itself where the base is relative. */
+const addressFrom = (page: string, name: string, base: string): string =>
+  /^\.?\/?$/.test(base) && base !== '/'
+    ? posix.relative(posix.dirname(`/${page.replace(/^\//, '')}`), `/${name}`)
+    : `${base}${name}`;
+
 const isElsewhere = (url: string): boolean => /^(?:https?:)?\/\//i.test(url);
 
 const withBase = (url: string, base: string): string =>
   isElsewhere(url) || !base.startsWith('/') || url.startsWith(base) ? url : `${base}${url.slice(1)}`;
-
-const types: Readonly<Record<string, string>> = {
-  '.css': 'text/css; charset=utf-8',
-  '.js': 'text/javascript; charset=utf-8',
-  '.mjs': 'text/javascript; charset=utf-8',
-  '.json': 'application/json',
-  '.html': 'text/html; charset=utf-8',
-  '.woff2': 'font/woff2',
-  '.woff': 'font/woff',
-};
 
 /** A bundler shows the message, and a person needs to know what to do. */
 function readable(cause: unknown): Error {
@@ -312,81 +223,4 @@ function readable(cause: unknown): Error {
   if (!(cause instanceof DenseGlyphError)) return cause instanceof Error ? cause : new Error(String(cause));
   const { message, advice } = cause;
   return new Error(advice === undefined ? message : `${message}; ${advice}`, { cause });
-}
-
-/** Where files of a kit are that the bundler has named itself. */
-function bundledFiles(bundle: Bundle, kit: ProjectKit, base: string): (file: string) => string | undefined {
-  const byDigest = new Map(
-    Object.values(bundle).flatMap(({ source, fileName }) =>
-      source instanceof Uint8Array ? [[digestOf(source), fileName] as const] : [],
-    ),
-  );
-  const { files } = kit.result!.manifest;
-  return (file) => {
-    const name = byDigest.get(files[file].sha256);
-    return name === undefined ? undefined : `${base}${name}`;
-  };
-}
-
-const devFiles =
-  (kit: ProjectKit, { root, base }: ResolvedConfig) =>
-  (file: string) =>
-    `${base}${relative(root, join(kit.folder, file)).replaceAll('\\', '/')}`;
-
-/** Takes out of made stylesheets what came into them by imports, and files that nothing names any more. */
-function stripBundle(
-  bundle: Bundle,
-  kit: ProjectKit,
-  kitNames: ReadonlySet<string>,
-  url: string | undefined,
-  tell: (text: string) => void,
-): void {
-  const nameOf = (address: string) => address.replace(/[?#].*/s, '').replace(/^.*\//, '');
-  const own = new Set([...kitNames].map(nameOf));
-  const isOwn = (urls: readonly string[]) =>
-    urls.some((one) => own.has(nameOf(one)) || (url !== undefined && one.startsWith(url)));
-  const gone = new Set<string>();
-  for (const file of Object.values(bundle)) {
-    if (file.type !== 'asset' || !file.fileName.endsWith('.css') || file.source === undefined) continue;
-    const css = typeof file.source === 'string' ? file.source : new TextDecoder().decode(file.source);
-    const stripped = withoutReplaced(css, file.fileName, kit.result!.manifest, isOwn);
-    if (!stripped) continue;
-    file.source = stripped.css;
-    for (const one of stripped.urls) gone.add(nameOf(one));
-    tell(`${stripped.faces.join(', ')} of an imported stylesheet gave way to the kit`);
-  }
-  const texts = Object.values(bundle).flatMap(({ code, source }) =>
-    code !== undefined ? [code] : typeof source === 'string' ? [source] : [],
-  );
-  for (const [key, { fileName }] of Object.entries(bundle))
-    if (gone.has(nameOf(fileName)) && !texts.some((text) => text.includes(nameOf(fileName))))
-      delete bundle[key];
-}
-
-/** The kit for scripts: its faces with their URLs, the values of `font-family`, what pages preload. */
-function factsText(kit: ProjectKit, url: string | undefined): string {
-  const { manifest } = kit.result!;
-  const parts = manifest.families.flatMap((family) =>
-    family.faces.flatMap((face) =>
-      face.parts.slice(0, 1).map((part) => ({ ...face, file: part.file, family })),
-    ),
-  );
-  const imports =
-    url === undefined
-      ? parts.map(({ file }, i) => `import url${i} from ${JSON.stringify(`${join(kit.folder, file)}?url`)};`)
-      : parts.map(({ file }, i) => `const url${i} = ${JSON.stringify(url + file)};`);
-  const faces = parts.map(
-    ({ family, weight, style, preload }, i) =>
-      `  { family: ${JSON.stringify(family.family)}, role: ${JSON.stringify(family.role)}, weight: ${JSON.stringify(weight)}, style: ${JSON.stringify(style)}, preload: ${preload}, url: url${i} },`,
-  );
-  const stacks = Object.fromEntries(manifest.families.map(({ role, stack }) => [role, stack]));
-  return [
-    ...imports,
-    'export const faces = [',
-    ...faces,
-    '];',
-    `export const stacks = ${JSON.stringify(stacks)};`,
-    'export const preloads = faces.filter((face) => face.preload).map((face) => face.url);',
-    '',
-  ].join('\n');
 }

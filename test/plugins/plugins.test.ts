@@ -129,6 +129,17 @@ describe('in Vite', () => {
     expect([...files.keys()].filter((file) => /kit\.json|proof|kit\.head/.test(file))).toEqual([]);
   }, 60_000);
 
+  test('below a relative base preloads start from the page', async () => {
+    config({ folder: 'public/type' });
+    demand(true);
+    const files = await built('out-relative', './');
+    const hrefs = [...files.get('index.html')!.matchAll(/rel="preload" href="([^"]+)"/g)].map(
+      ([, href]) => href,
+    );
+    expect(hrefs.length).toBeGreaterThan(0);
+    for (const href of hrefs) expect([...files.keys()]).toContain(href);
+  }, 60_000);
+
   test('without a demand faces are whole, and the log says how to get one', async () => {
     config({ folder: 'public/type', url: '/type/' });
     demand(false);

@@ -1,0 +1,52 @@
+// Files that a bundler has made
+
+import { sha256 } from '../kit/digest.js';
+import type { Bundle } from './bundler.js';
+import type { ProjectKit } from './project-kit.js';
+import { withoutReplaced } from './replaced-rules.js';
+
+/** Where files of a kit are that the bundler has named itself. */
+export function bundledFiles(bundle: Bundle, kit: ProjectKit): (file: string) => string | undefined {
+  const byDigest = new Map(
+    Object.values(bundle).flatMap(({ source, fileName }) =>
+      source instanceof Uint8Array ? [[sha256(source), fileName] as const] : [],
+    ),
+  );
+  const { files } = kit.result!.manifest;
+  return (file) => byDigest.get(files[file].sha256);
+}
+
+/** Takes out of made stylesheets what came into them by imports, and files that nothing names any more. */
+export function stripBundle(
+  bundle: Bundle,
+  kit: ProjectKit,
+  url: string | undefined,
+  tell: (text: string) => void,
+): void {
+  const nameOf = (address: string) => address.replace(/[?#].*/s, '').replace(/^.*\//, '');
+  const { files } = kit.result!.manifest;
+  const digests = new Set(Object.values(files).map((file) => file.sha256));
+  const own = new Set(
+    Object.values(bundle).flatMap(({ source, fileName }) =>
+      source instanceof Uint8Array && digests.has(sha256(source)) ? [nameOf(fileName)] : [],
+    ),
+  );
+  const isOwn = (urls: readonly string[]) =>
+    urls.some((one) => own.has(nameOf(one)) || (url !== undefined && one.startsWith(url)));
+  const gone = new Set<string>();
+  for (const file of Object.values(bundle)) {
+    if (file.type !== 'asset' || !file.fileName.endsWith('.css') || file.source === undefined) continue;
+    const css = typeof file.source === 'string' ? file.source : new TextDecoder().decode(file.source);
+    const stripped = withoutReplaced(css, file.fileName, kit.result!.manifest, isOwn);
+    if (!stripped) continue;
+    file.source = stripped.css;
+    for (const one of stripped.urls) gone.add(nameOf(one));
+    tell(`${stripped.faces.join(', ')} of an imported stylesheet gave way to the kit`);
+  }
+  const texts = Object.values(bundle).flatMap(({ code, source }) =>
+    code !== undefined ? [code] : typeof source === 'string' ? [source] : [],
+  );
+  for (const [key, { fileName }] of Object.entries(bundle))
+    if (gone.has(nameOf(fileName)) && !texts.some((text) => text.includes(nameOf(fileName))))
+      delete bundle[key];
+}
