@@ -1,7 +1,7 @@
 // What each guide says, as a program: a project, the commands, and where the result is served.
 import { spawn, spawnSync } from 'node:child_process';
 import { createServer } from 'node:http';
-import { cpSync, existsSync, readFileSync, statSync, symlinkSync } from 'node:fs';
+import { cpSync, existsSync, readFileSync, statSync, symlinkSync, writeFileSync } from 'node:fs';
 import { extname, join } from 'node:path';
 
 const types = {
@@ -306,6 +306,98 @@ ${script}---
   return { ...(await serve(join(folder, 'dist'))), version: `astro ${versionOf(folder, 'astro')}`, most: 2 };
 };
 
+/** VitePress makes pages from texts with an app of its own, whose theme brings a face in partial files. */
+const publicApp = async ({ folder, put, run }) => {
+  put('package.json', '{ "type": "module" }');
+  put('index.md', '# Four boats\n\nThe first boat leaves at six. [Fares](/fares)\n');
+  put('fares.md', '# Fares\n\nSkerry: **9.80**, *not* on Sundays.\n');
+  put('.vitepress/config.mjs', "export default { title: 'Pier' };\n");
+  run('npm', 'install', '--silent', 'vitepress@1');
+  symlinkSync(new URL('../..', import.meta.url).pathname, join(folder, 'node_modules/dense-glyph'));
+  run('npx', 'vitepress', 'build');
+  const dist = '.vitepress/dist';
+  const fonts = 'node_modules/vitepress/dist/client/theme-default/fonts/*.woff2';
+  run('dense-glyph', 'init', fonts, '--site', dist, '--run-scripts');
+  const drafted = readFileSync(join(folder, 'dense-glyph.config.yaml'), 'utf8');
+  put('dense-glyph.config.yaml', drafted.replace(/folder: .*type$/m, 'folder: type'));
+  put(
+    '.vitepress/config.mjs',
+    "import denseGlyph from 'dense-glyph/vite';\nexport default { title: 'Pier', vite: { plugins: [denseGlyph({ head: false })] } };\n",
+  );
+  put(
+    '.vitepress/theme/index.js',
+    "import theme from 'vitepress/theme';\nimport 'virtual:dense-glyph.css';\nexport default theme;\n",
+  );
+  run('npx', 'vitepress', 'build');
+  const version = `vitepress ${versionOf(folder, 'vitepress')}`;
+  const built = { ...(await serve(join(folder, dist))), version: `${version}, build`, expects: 'Inter' };
+  await followed(folder, join(folder, dist, 'index.html'), () =>
+    readFileSync(join(folder, 'type/kit.json'), 'utf8'),
+  );
+  return [{ ...built, never: /inter-(?:roman|italic)-[a-z-]+\.[\w-]+\.woff2/ }];
+};
+
+/** A call of build --watch that makes the kit again when a page has changed, and is ended then. */
+async function followed(folder, page, kit) {
+  const config = join(folder, 'dense-glyph.config.yaml');
+  const before = readFileSync(config, 'utf8');
+  // The pages themselves, not what was kept of them.
+  writeFileSync(config, before.replace(/^ {2}demand: .*\n/m, ''));
+  const program = new URL('../../dist/bin/dense-glyph.js', import.meta.url).pathname;
+  const child = spawn(process.execPath, [program, 'build', '--watch'], { cwd: folder });
+  let said = '';
+  child.stdout.on('data', (chunk) => (said += chunk));
+  const until = async (isThere) => {
+    for (let i = 0; i < 600 && !isThere(); i++) await new Promise((done) => setTimeout(done, 100));
+    if (!isThere()) throw new Error(`build --watch says ${said}`);
+  };
+  try {
+    await until(() => said.includes('Ctrl+C'));
+    const first = kit();
+    writeFileSync(page, readFileSync(page, 'utf8').replace('</body>', '<p>Žluťoučký kůň</p></body>'));
+    await until(() => kit() !== first);
+  } finally {
+    child.kill('SIGINT');
+    writeFileSync(config, before);
+  }
+}
+
+/** An app whose classes say which face it is: the fourth version of the framework has its own plugin for Vite. */
+const utilityApp = async ({ folder, put, read, run }) => {
+  put('package.json', '{ "type": "module" }');
+  put('index.html', page('', '<div id="root"></div><script type="module" src="/src/main.js"></script>\n'));
+  put(
+    'src/main.js',
+    "import './site.css';\ndocument.getElementById('root').innerHTML = '<p class=\"font-body hover:font-bold\">Skerry <b class=\"font-heading\">9.80</b></p>';\n",
+  );
+  put(
+    'src/site.css',
+    '@import "tailwindcss";\n@theme { --font-body: "Ferrywake Sans", Arial; --font-heading: "Lampbuoy Slab", serif; }\nbody { font-family: var(--font-body); }\n',
+  );
+  put(
+    'vite.config.js',
+    "import utilities from '@tailwindcss/vite';\nexport default { plugins: [utilities()] };\n",
+  );
+  run('npm', 'install', '--silent', 'vite@6', 'tailwindcss@4', '@tailwindcss/vite@4');
+  symlinkSync(new URL('../..', import.meta.url).pathname, join(folder, 'node_modules/dense-glyph'));
+  const port = await freePort();
+  const before = await viteServer(folder, port);
+  run('dense-glyph', 'init', 'fonts/*Variable*.ttf', 'fonts/*.otf', '--site', before.url);
+  await before.end();
+  put(
+    'vite.config.js',
+    read('vite.config.js')
+      .replace('export', "import denseGlyph from 'dense-glyph/vite';\nexport")
+      .replace('[', '[denseGlyph(), '),
+  );
+  run('npx', 'vite', 'build');
+  return {
+    ...(await serve(join(folder, 'dist'))),
+    version: `tailwindcss ${versionOf(folder, 'tailwindcss')}, vite ${versionOf(folder, 'vite')}`,
+    most: 2,
+  };
+};
+
 /** PostCSS by its own command. */
 const postcssPlugin = async ({ folder, put, run }) => {
   put('package.json', '{ "type": "module" }');
@@ -333,6 +425,8 @@ const postcssPlugin = async ({ folder, put, run }) => {
 export const guides = {
   'react-server': reactServer,
   'static-maker': staticMaker,
+  'public-app': publicApp,
+  'utility-app': utilityApp,
   postcss: postcssPlugin,
   'vite-5': vitePlugin(5),
   'vite-6': vitePlugin(6),

@@ -82,7 +82,9 @@ try {
     try {
       const begun = Date.now();
       const looks = await attempt({ folder, put, read, run: runIn(folder) });
-      for (const { url, end, version, group, act, never, most, isDev } of [looks].flat()) {
+      for (const { url, end, version, group, act, never, most, isDev, expects = 'Ferrywake Sans' } of [
+        looks,
+      ].flat()) {
         // A dev server looks for what it has to make ready in the first visit, and loads the page anew.
         if (isDev) await lookAt(browser, url);
         const { failures, fonts, loaded, states } = await lookAt(browser, url, group, act);
@@ -91,7 +93,7 @@ try {
           (font) => `${new URL(font.url).pathname} ${font.status} ${font.headers['content-length'] ?? ''}`,
         );
         if (failures.length > 0) throw new Error(`${version}: not fetched: ${failures.join(', ')}`);
-        if (!loaded.includes('Ferrywake Sans'))
+        if (!loaded.includes(expects))
           throw new Error(`${version}: drawn with ${loaded.join(', ') || 'no face'}`);
         if (states.some((state) => state !== 'ready')) throw new Error(`the group is ${states.join(', ')}`);
         const asked = new Set(fonts.map((font) => font.url));

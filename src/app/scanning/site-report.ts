@@ -19,7 +19,9 @@ const longestLine = 400;
  * source. It holds all of its data and works from a file.
  */
 export async function siteReport(result: ScanResult, site: Pick<Site, 'named'>): Promise<string> {
-  const data = JSON.stringify({ ...result, sources: await sourcesOf(result.findings, site) });
+  // What a build needs besides would only make the page larger.
+  const pages = result.pages.map(({ page, languages, faces }) => ({ page, languages, faces }));
+  const data = JSON.stringify({ ...result, pages, sources: await sourcesOf(result.findings, site) });
   return `<!doctype html>
 <html lang="en">
 <meta charset="utf-8">

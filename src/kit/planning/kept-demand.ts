@@ -1,5 +1,6 @@
 // What pages ask for, as JSON: a kit is built from it as from the pages themselves
 
+import { withoutCredentials } from '../../errors.js';
 import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { rangesOf, unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import type { AskedStyle, AskingRule, DrawnPlace, LineFace, PageFace } from '../../site/usage/page-face.js';
@@ -137,7 +138,8 @@ export function keptSetting({ blocks, visit }: PageSetting): KeptSetting {
     return known;
   };
   return {
-    ...(visit ? { visit } : {}),
+    // Addresses of hosts may have passwords in them.
+    ...(visit ? { visit: JSON.parse(withoutCredentials(JSON.stringify(visit))) as PageVisit } : {}),
     styles,
     blocks: blocks.map(([width, list]) => [
       width,
