@@ -39,10 +39,15 @@ export function watchFiles(
     if (changed.size > 0) timer ??= setTimeout(() => void tell(), together);
   };
   const named = new Set<string>();
-  const isLeftOut = (path: string) =>
-    !named.has(path) &&
-    (/[\\/](?:node_modules|\.[^\\/]+)(?:[\\/]|$)/.test(path) ||
-      ignored().some((folder) => path === folder || path.startsWith(`${folder}${sep}`)));
+  /** What is named may lie in such a folder itself. */
+  const isLeftOut = (path: string) => {
+    const around = [...named].filter((one) => path === one || path.startsWith(`${one}${sep}`));
+    const inner = path.slice(Math.max(0, ...around.map(({ length }) => length)));
+    return (
+      /[\\/](?:node_modules|\.[^\\/]+)(?:[\\/]|$)/.test(inner) ||
+      ignored().some((folder) => path === folder || path.startsWith(`${folder}${sep}`))
+    );
+  };
   const watcher = watch([], { ignored: isLeftOut, alwaysStat: true });
   watcher.on('all', (event, path, stats) => {
     // What is found in the beginning was there before, unless it was written meanwhile.

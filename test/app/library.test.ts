@@ -39,7 +39,7 @@ test.each<[string, string[], (folder: string) => Promise<unknown>]>([
       }),
   ],
   ['build', [], (folder) => denseGlyph.build({ folder })],
-  ['scan', ['site'], (folder) => denseGlyph.scan({ site: ['site'], folder })],
+  ['scan', ['site'], (folder) => denseGlyph.scan({ site: ['site'], folder, forBuild: true })],
 ])('%s as a function does and returns what the command does and prints', (name, args, call) =>
   withFonts((asCommand) =>
     withFonts(async (asFunction) => {

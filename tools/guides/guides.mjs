@@ -319,7 +319,7 @@ const publicApp = async ({ folder, put, run }) => {
   const fonts = 'node_modules/vitepress/dist/client/theme-default/fonts/*.woff2';
   run('dense-glyph', 'init', fonts, '--site', dist, '--run-scripts');
   const drafted = readFileSync(join(folder, 'dense-glyph.config.yaml'), 'utf8');
-  put('dense-glyph.config.yaml', drafted.replace(/folder: .*type$/m, 'folder: type'));
+  put('dense-glyph.config.yaml', drafted.replace(/folder: .*$/m, 'folder: type'));
   put(
     '.vitepress/config.mjs',
     "import denseGlyph from 'dense-glyph/vite';\nexport default { title: 'Pier', vite: { plugins: [denseGlyph({ head: false })] } };\n",
@@ -348,7 +348,7 @@ async function followed(folder, page, kit) {
   let said = '';
   child.stdout.on('data', (chunk) => (said += chunk));
   const until = async (isThere) => {
-    for (let i = 0; i < 600 && !isThere(); i++) await new Promise((done) => setTimeout(done, 100));
+    for (let i = 0; i < 1800 && !isThere(); i++) await new Promise((done) => setTimeout(done, 100));
     if (!isThere()) throw new Error(`build --watch says ${said}`);
   };
   try {
