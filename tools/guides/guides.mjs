@@ -190,6 +190,13 @@ const vitePlugin = (vite) => async (project) => {
       act: visit('a[href="/fares"]'),
     });
   }
+  // The same by itself: the kit of what was built follows its page.
+  const built = `dist-${looks.length - 1}`;
+  put(
+    'dense-glyph.config.yaml',
+    config.replace(/^ {2}url: "http.*\n/m, `  root: ${built}\n  scripts: true\n`),
+  );
+  await followed(folder, join(folder, built, 'index.html'), () => read('public/type/kit.json'));
   return looks;
 };
 
@@ -341,6 +348,7 @@ const publicApp = async ({ folder, put, run }) => {
 async function followed(folder, page, kit) {
   const config = join(folder, 'dense-glyph.config.yaml');
   const before = readFileSync(config, 'utf8');
+  const text = readFileSync(page, 'utf8');
   // The pages themselves, not what was kept of them.
   writeFileSync(config, before.replace(/^ {2}demand: .*\n/m, ''));
   const program = new URL('../../dist/bin/dense-glyph.js', import.meta.url).pathname;
@@ -354,11 +362,12 @@ async function followed(folder, page, kit) {
   try {
     await until(() => said.includes('Ctrl+C'));
     const first = kit();
-    writeFileSync(page, readFileSync(page, 'utf8').replace('</body>', '<p>Žluťoučký kůň</p></body>'));
+    writeFileSync(page, text.replace('</body>', '<p>Žluťoučký kůň</p></body>'));
     await until(() => kit() !== first);
   } finally {
     child.kill('SIGINT');
     writeFileSync(config, before);
+    writeFileSync(page, text);
   }
 }
 

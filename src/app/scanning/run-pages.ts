@@ -11,7 +11,12 @@ import type { OnProgress } from '../progress.js';
 import type { PageReader } from './page-reader.js';
 import { hasSteps, stateName, type SiteState } from './states.js';
 
-const scripts = { before: early, after: snapshot, result: 'denseGlyphSnapshot' };
+const scripts = {
+  before: early,
+  still: 'denseGlyphStill()',
+  after: snapshot,
+  result: 'denseGlyphSnapshot',
+};
 
 /** Pages as their scripts leave them, with what they showed before. */
 export const readerBy =

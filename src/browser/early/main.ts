@@ -35,7 +35,21 @@ new MutationObserver(() => (isChanged = true)).observe(document, {
 });
 requestAnimationFrame(look);
 
+/** Milliseconds. */
+const quiet = 400;
+
 Object.assign(globalThis, {
+  /** Whether nothing changes for a while; it ends with the first change. */
+  denseGlyphStill: (): Promise<boolean> =>
+    new Promise((done) => {
+      const end = (isStill: boolean) => {
+        observer.disconnect();
+        done(isStill);
+      };
+      const observer = new MutationObserver(() => end(false));
+      observer.observe(document, { subtree: true, childList: true, characterData: true });
+      setTimeout(() => end(true), quiet);
+    }),
   /** Documents whose text isn't there any more, in part or whole. */
   denseGlyphEarlier: (): string[] => {
     const now = textsNow();

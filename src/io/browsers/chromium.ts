@@ -12,6 +12,8 @@ const quiet = 400;
 /** Scripts for a page, and the global variable that the last one leaves its result in. */
 export interface PageScripts {
   before: string;
+  /** An expression: whether nothing changes in the document for a while. */
+  still: string;
   after: string;
   result: string;
 }
@@ -35,7 +37,7 @@ export class HeadlessBrowser {
    */
   async run(
     url: string,
-    { before, after, result }: PageScripts,
+    { before, still, after, result }: PageScripts,
     steps?: PageSteps,
   ): Promise<{ url: string; value: string }> {
     const context = steps && (await this.browser.createBrowserContext());
@@ -46,8 +48,8 @@ export class HeadlessBrowser {
       await page.evaluateOnNewDocument(before);
       const answer = await page.goto(url, { waitUntil: 'load', timeout: loadTime });
       if (answer && answer.status() >= 400) throw new Error(`the server answers ${answer.status()}`);
-      await atRest(page);
-      if (steps) await take(page, steps);
+      await atRest(page, still);
+      if (steps) await take(page, steps, still);
       await page.evaluate(after);
       const value = await page.evaluate(`globalThis[${JSON.stringify(result)}]`);
       return { url: page.url(), value: String(value) };
@@ -64,9 +66,20 @@ export class HeadlessBrowser {
 const closed = (page: Page, context: BrowserContext | undefined): Promise<void> =>
   context ? context.close() : page.close();
 
-/** Pages that never come to rest are taken as they are. */
-const atRest = (page: Page): Promise<void> =>
-  page.waitForNetworkIdle({ idleTime: quiet, timeout: restTime }).catch(() => undefined);
+/** How often a page is waited for that goes on changing. */
+const mostRests = 4;
+
+/**
+ * Until nothing is fetched and nothing changes: data that comes late changes the page, and a dev server loads it anew. Pages that
+ * never come to rest are taken as they are.
+ */
+async function atRest(page: Page, still: string): Promise<void> {
+  for (let i = 0; i < mostRests; i++) {
+    await page.waitForNetworkIdle({ idleTime: quiet, timeout: restTime }).catch(() => undefined);
+    // A page that is left meanwhile isn't at rest.
+    if ((await page.evaluate(still).catch(() => false)) === true) return;
+  }
+}
 
 /** For `navigator.language`, for `Accept-Language`, and for `Intl`. */
 async function setLanguage(page: Page, language: string): Promise<void> {
@@ -76,16 +89,19 @@ async function setLanguage(page: Page, language: string): Promise<void> {
   await session.send('Emulation.setLocaleOverride', { locale: language });
 }
 
-async function take(page: Page, { fill = {}, click = [], hover }: PageSteps): Promise<void> {
-  for (const [selector, text] of Object.entries(fill))
-    await step(page, selector, (found) => found.fill(text));
-  for (const selector of click) await step(page, selector, (found) => found.click());
-  if (hover !== undefined) await step(page, hover, (found) => found.hover());
+async function take(page: Page, { fill = {}, click = [], hover }: PageSteps, still: string): Promise<void> {
+  const step = async (selector: string, act: (found: Found) => Promise<void>) => {
+    await found(page, selector, act);
+    await atRest(page, still);
+  };
+  for (const [selector, text] of Object.entries(fill)) await step(selector, (one) => one.fill(text));
+  for (const selector of click) await step(selector, (one) => one.click());
+  if (hover !== undefined) await step(hover, (one) => one.hover());
 }
 
 type Found = ReturnType<Page['locator']>;
 
-async function step(page: Page, selector: string, act: (found: Found) => Promise<void>): Promise<void> {
+async function found(page: Page, selector: string, act: (found: Found) => Promise<void>): Promise<void> {
   try {
     await act(page.locator(selector).setTimeout(stepTime));
   } catch (cause) {
@@ -98,5 +114,4 @@ async function step(page: Page, selector: string, act: (found: Found) => Promise
           : `nothing on it matches ${selector}`;
     throw new Error(reason, { cause });
   }
-  await atRest(page);
 }
