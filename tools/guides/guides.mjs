@@ -478,9 +478,13 @@ export const guides = {
     put('dense-glyph.config.yaml', config('site', 'site/type', '/type/'));
     run('dense-glyph', 'build');
     const { head } = await import(join(folder, 'site/type/kit.mjs'));
+    put('hints.mjs', guideBlock('server-rendered.md', 'mjs'));
+    const { hints } = await import(join(folder, 'hints.mjs'));
+    const told = [];
     const files = await serve(join(folder, 'site'));
     const server = await listen(async (request, response) => {
       if (request.url === '/') {
+        hints(request, response, () => told.push(request.url));
         response.writeHead(200, { 'content-type': 'text/html' });
         response.end(page(`${head('/type/')}<link rel="stylesheet" href="/site.css">\n`));
         return;
