@@ -6,7 +6,8 @@ import type {
   SchemaInnerTypeDescription,
   SchemaObjectDescription,
 } from 'yup';
-import { configSchema, type KeyMeta } from './schema.js';
+import { configSchema } from './schema.js';
+import type { KeyMeta } from './schema-parts.js';
 
 /** The config's keys for editors: names, types, words. */
 export function configJsonSchema(): object {

@@ -1,6 +1,6 @@
 // The keys of the config, each with what it is for: types, checks, defaults and the JSON Schema for editors follow from them.
 
-import { array, boolean, mixed, number, object, string, ValidationError, type InferType } from 'yup';
+import { array, boolean, mixed, number, object, ValidationError, type InferType } from 'yup';
 import { slug } from '../core/face/slug.js';
 import { connections, type ConnectionName } from './connections.js';
 import {
@@ -15,29 +15,8 @@ import {
   type FileEntry,
   type PreloadChoice,
 } from './face-choice.js';
-
-/** What an editor is told of a key that no Yup type describes. */
-export interface KeyMeta {
-  description: string;
-  /** One value or a list of them. */
-  oneOrMore?: boolean;
-  /** Its default follows from other keys. */
-  isDerived?: boolean;
-  /** In JSON Schema, where Yup can't say it. */
-  jsonSchema?: object;
-}
-
-const oneOrMore = (_: unknown, original: unknown): unknown =>
-  original === undefined || Array.isArray(original) ? original : [original];
-
-const describedBy = (meta: KeyMeta) => meta;
-
-const text = () => string().typeError('write one text');
-
-const listOfTexts = (description: string) =>
-  array(text().required())
-    .transform(oneOrMore)
-    .meta(describedBy({ description, oneOrMore: true }));
+import { describedBy, listOfTexts, text } from './schema-parts.js';
+import { siteSchema } from './site-schema.js';
 
 const isList = <Item>(value: unknown, isItem: (item: unknown) => item is Item): value is Item[] =>
   Array.isArray(value) && value.every(isItem);
@@ -290,69 +269,6 @@ const familySchema = object({
     describedBy({ description: 'Who says that the family may be used; goes into the ledger.' }),
   ),
 }).meta(describedBy({ description: 'A family of the kit.' }));
-
-const isTexts = (value: unknown): value is Record<string, string> =>
-  typeof value === 'object' &&
-  value !== null &&
-  !Array.isArray(value) &&
-  Object.values(value).every((one) => typeof one === 'string');
-
-const stateAdvice =
-  'write what happens on which page, as in { page: /, click: "#menu" } or { page: /, language: de }';
-
-/** What happens on a page before its text is read; in this order. */
-const stateSchema = object({
-  page: text()
-    .required('name the page, as in /settings')
-    .meta(describedBy({ description: 'The page, as site.pages names it.' })),
-  language: text().meta(describedBy({ description: 'The language that the browser asks for (BCP 47).' })),
-  fill: mixed(isTexts)
-    .typeError('write fields with what is typed into them, as in { "#search": Pier }')
-    .meta(
-      describedBy({
-        description: 'Fields, as selectors, and what is typed into each.',
-        jsonSchema: { type: 'object', additionalProperties: { type: 'string' } },
-      }),
-    ),
-  click: listOfTexts('Selectors of elements that are clicked, one after the other.'),
-  hover: text().meta(describedBy({ description: 'Selector of an element that the pointer then rests on.' })),
-})
-  .typeError(stateAdvice)
-  .test('any', stateAdvice, (value) => Object.keys(value).length > 1)
-  .meta(describedBy({ description: 'What happens on a page before its text is read.' }));
-
-const siteSchema = object({
-  root: text().meta(describedBy({ description: 'The folder that is served as the site.' })),
-  url: text()
-    .matches(/^https?:\/\//i, 'write where it is served, as in http://localhost:5173')
-    .meta(describedBy({ description: 'Where a running server has its pages, in the place of the folder.' })),
-  pages: listOfTexts(
-    'Its pages, as globs below the root, or as paths of URLs: /settings?lang=de; all, if left out.',
-  ),
-  scripts: boolean()
-    .typeError('write true or false')
-    .meta(
-      describedBy({
-        description:
-          'Whether pages are read after an installed Chromium ran their scripts; of a URL they are, if left out.',
-      }),
-    ),
-  states: array(stateSchema.required(stateAdvice))
-    .typeError(stateAdvice)
-    .meta(describedBy({ description: 'What has to happen on a page before it shows some of its text.' })),
-  demand: text().meta(
-    describedBy({
-      description:
-        'What scan --json found earlier, a file; read in the place of the pages where it is there.',
-    }),
-  ),
-}).test(
-  'somewhere',
-  'name the folder that is served as the site (root), or where it runs (url)',
-  // Where there is no site it is called all the same.
-  (value: { root?: unknown; url?: unknown; demand?: unknown } | undefined) =>
-    value === undefined || [value.root, value.url, value.demand].some((one) => one !== undefined),
-);
 
 const urlAdvice =
   'write what every page asks for: /type/ or https://cdn.example/type/; or leave it out for relative URLs';

@@ -1,3 +1,6 @@
+/** Whether something is a URL of the web, and no path. */
+export const isWebUrl = (text = ''): boolean => /^https?:\/\//i.test(text);
+
 /** An address of the web in full, without what makes no difference to what it stands for; anything else as it is. */
 export function plainAddress(address: string): string {
   const text = address.trim();

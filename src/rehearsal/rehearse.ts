@@ -1,3 +1,4 @@
+import { isWebUrl } from '../io/addresses.js';
 import { statSync } from 'node:fs';
 import { relative, resolve } from 'node:path';
 import escapeHtml from 'escape-html';
@@ -31,11 +32,9 @@ export interface Rehearsed extends Rehearsal {
   beside?: string;
 }
 
-const isAddress = (text: string) => /^https?:\/\//i.test(text);
-
 /** @throws DenseGlyphError `file-unreadable` for a folder that isn't there */
 function upstreamOf(site: string, folder: string): Upstream {
-  if (isAddress(site)) {
+  if (isWebUrl(site)) {
     if (!URL.canParse(site))
       throw new DenseGlyphError('call-invalid', `${site} is no address`, {}, 'give a URL');
     return serverUpstream(new URL(site));

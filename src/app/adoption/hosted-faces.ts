@@ -1,3 +1,4 @@
+import { isWebUrl } from '../../io/addresses.js';
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { DenseGlyphError } from '../../errors.js';
@@ -29,7 +30,7 @@ export async function findHostedFaces(
 ): Promise<Finding[]> {
   const found: Finding[] = [];
   for (const input of inputs) {
-    if (/^https?:\/\//i.test(input)) await readUrl(input, hosted, client);
+    if (isWebUrl(input)) await readUrl(input, hosted, client);
     else if (/^[a-z][a-z0-9+.-]*:\/\//i.test(input))
       throw new DenseGlyphError('call-invalid', `"${input}" is no http or https address`);
     else if (/\.css$/i.test(input)) {

@@ -1,10 +1,17 @@
 import { isBelow } from '../../io/read.js';
 import type { Source } from '../../core/source/index.js';
+import type { SitePage } from '../../site/scanning/site.js';
 import type { DemandingPage } from '../../kit/planning/demand.js';
 import type { PageSetting } from '../../kit/planning/kept-demand.js';
 import type { ChosenFamily } from '../../kit/planning/chosen.js';
 import type { Screenfuls } from '../../kit/planning/plan-loading.js';
 import type { FittedKit, KitTextFace, PageParagraphs } from '../../kit/stand-ins/index.js';
+
+interface KnownPage {
+  address: string;
+  page: DemandingPage;
+  setting?: PageSetting;
+}
 
 /**
  * What one build after another needs not find out again: fonts that are open, pages that were read, stand-ins that were fitted. What
@@ -23,7 +30,8 @@ export class BuildMemory {
   keepsFit = false;
   /** Whether stand-ins were fitted to other text than pages have by now. */
   isFitLate = false;
-  private readonly pages = new Map<string, { page: DemandingPage; setting?: PageSetting }>();
+  /** By their names: a page and its states have one address. */
+  private readonly pages = new Map<string, KnownPage>();
 
   /**
    * What of it is of no use once files have changed.
@@ -36,8 +44,11 @@ export class BuildMemory {
   ): void {
     for (const path of paths) {
       const isInSite = site !== undefined && isBelow(path, site);
-      if (isInSite && isPage(path)) this.pages.delete(path);
-      else {
+      if (isInSite && isPage(path)) {
+        // What isn't a file itself, a route or a state, is drawn by any.
+        for (const [name, { address }] of this.pages)
+          if (address === path || !isPage(address)) this.pages.delete(name);
+      } else {
         // A stylesheet may be of any page; a config or a font of everything.
         this.pages.clear();
         if (isInSite) continue;
@@ -50,16 +61,16 @@ export class BuildMemory {
     }
   }
 
-  page(address: string): { page: DemandingPage; setting?: PageSetting } | undefined {
-    return this.pages.get(address);
+  page({ page }: SitePage): KnownPage | undefined {
+    return this.pages.get(page);
   }
 
-  keepPage(address: string, page: DemandingPage): void {
-    this.pages.set(address, { page });
+  keepPage({ page, address }: SitePage, demand: DemandingPage): void {
+    this.pages.set(page, { address, page: demand });
   }
 
-  keepSetting(address: string, setting: PageSetting): void {
-    const known = this.pages.get(address);
+  keepSetting({ page }: SitePage, setting: PageSetting): void {
+    const known = this.pages.get(page);
     if (known) known.setting = setting;
   }
 }

@@ -150,16 +150,16 @@ async function readPages(
   memory: BuildMemory | undefined,
   onPage: (page: ScannedPage) => void,
 ): Promise<DemandingPage[]> {
-  const isFresh = ({ address }: SitePage) => memory?.page(address) === undefined;
+  const isFresh = (page: SitePage) => memory?.page(page) === undefined;
   // A copy would lose what a folder says of itself to threads.
   const open = memory && !site.pages.every(isFresh) ? { ...site, pages: site.pages.filter(isFresh) } : site;
   const { pages } = await scannedSite(open, true, progress);
   for (const page of pages) onPage(page);
   const read = new Map(pages.map((page) => [page.page, demandingPage(page)]));
-  return site.pages.flatMap(({ page, address }) => {
-    const fresh = read.get(page);
-    if (fresh) memory?.keepPage(address, fresh);
-    return fresh ?? memory?.page(address)?.page ?? [];
+  return site.pages.flatMap((page) => {
+    const fresh = read.get(page.page);
+    if (fresh) memory?.keepPage(page, fresh);
+    return fresh ?? memory?.page(page)?.page ?? [];
   });
 }
 

@@ -2,7 +2,7 @@ import { join, resolve } from 'node:path';
 import type { KitConfig } from '../../config/schema.js';
 import { DenseGlyphError } from '../../errors.js';
 import { finding, type Finding } from '../../findings.js';
-import { isFile, readBytes } from '../../io/read.js';
+import { isBelow, isFile, readBytes } from '../../io/read.js';
 import type { KeptPage } from '../../kit/planning/kept-demand.js';
 import { digestOf } from '../scanning/page-digest.js';
 
@@ -68,7 +68,7 @@ const isKeptPage = (page: unknown): page is KeptPage =>
 export function staleFindings({ file, pages }: KeptDemand, root: string): Finding[] {
   const changed = pages.filter(({ page, digest }) => {
     const path = join(root, page);
-    if (digest === undefined || !isFile(path)) return false;
+    if (digest === undefined || !isBelow(path, root) || !isFile(path)) return false;
     return digestOf({ read: () => readBytes(path, page) }) !== digest;
   });
   if (changed.length === 0) return [];

@@ -3,6 +3,7 @@ import { drawingDescriptors, faceLabel, type FontDisplay } from '../../core/face
 import { faceStyleOf } from '../../core/face/index.js';
 import { slug } from '../../core/face/slug.js';
 import { faceText } from '../../config/face-choice.js';
+import { isWebUrl } from '../../io/addresses.js';
 import type { FoundFace } from './found-faces.js';
 import { kindOf, type FamilyKind, type FamilyUses } from './uses.js';
 
@@ -75,7 +76,7 @@ export function draftConfig(faces: readonly FoundFace[], request: DraftRequest):
 }
 
 function siteOf(site: string, { folder, isApp = false }: DraftRequest): DraftedSite {
-  if (/^https?:\/\//i.test(site)) return { url: site };
+  if (isWebUrl(site)) return { url: site };
   return { root: pathFrom(folder, site), ...(isApp ? { scripts: true } : {}) };
 }
 

@@ -1,5 +1,6 @@
 import { join, relative, resolve } from 'node:path';
-import { DenseGlyphError } from '../../errors.js';
+import { DenseGlyphError, withoutCredentials } from '../../errors.js';
+import { isWebUrl } from '../../io/addresses.js';
 import { filesOf } from '../../io/earlier-files.js';
 import { projectBrowsers } from '../../io/browsers.js';
 import { projectFonts, projectSite } from '../../io/project-fonts.js';
@@ -82,7 +83,7 @@ export async function init(request: InitRequest, progress?: OnProgress): Promise
       {},
       'name the fonts: dense-glyph init <fonts…>',
     );
-  const isApp = request.runScripts === true || isUrl(site);
+  const isApp = request.runScripts === true || isWebUrl(site);
   const {
     pages,
     result,
@@ -109,7 +110,7 @@ export async function init(request: InitRequest, progress?: OnProgress): Promise
     drafting,
   );
   if (isApp && config.site) config.site.demand = demandName;
-  const url = isUrl(site) ? '/type/' : await askRest(config, reasons, request.questions);
+  const url = isWebUrl(site) ? '/type/' : await askRest(config, reasons, request.questions);
   const text = configText(config, {
     reasons,
     notes,
@@ -119,7 +120,8 @@ export async function init(request: InitRequest, progress?: OnProgress): Promise
     hasBrowsers: hasBrowsers(folder, notes),
     url,
   });
-  if (isApp && result) writeWhole(join(folder, demandName), `${JSON.stringify(result)}\n`);
+  if (isApp && result)
+    writeWhole(join(folder, demandName), `${withoutCredentials(JSON.stringify(result))}\n`);
   writeWhole(join(folder, configName), text);
   return {
     initVersion: 2,
@@ -132,11 +134,9 @@ export async function init(request: InitRequest, progress?: OnProgress): Promise
   };
 }
 
-const isUrl = (site: string | undefined): boolean => /^https?:\/\//i.test(site ?? '');
-
 /** Beside the pages; for a server in the folder that bundlers publish as it is. */
 function outFor(site: string | undefined, folder: string): string {
-  if (isUrl(site)) return isFolder(join(folder, 'public')) ? 'public/type' : 'type';
+  if (isWebUrl(site)) return isFolder(join(folder, 'public')) ? 'public/type' : 'type';
   return site === undefined || site === '.' ? 'type' : `${site.replace(/\/$/, '')}/type`;
 }
 
@@ -209,16 +209,16 @@ async function readPages(
   }: { folder: string; fonts?: readonly string[]; forBuild: boolean } & ReadingOptions,
   progress?: OnProgress,
 ): Promise<{ pages: FoundOnSite['pages']; result: ScanResult; notes: string[] }> {
-  const root = isUrl(site) ? folder : resolve(folder, site);
+  const root = isWebUrl(site) ? folder : resolve(folder, site);
   const home = adoptedSheets(adoptedFolders(folder));
-  const named = isUrl(site) ? site : relative(folder, root) || '.';
+  const named = isWebUrl(site) ? site : relative(folder, root) || '.';
   const opened = await openSite(
-    { site: [named], folder, root, home, runScripts: runScripts === true || isUrl(site), environment },
+    { site: [named], folder, root, home, runScripts: runScripts === true || isWebUrl(site), environment },
     progress,
   );
   try {
     const { pages, result } = await scanOpened(opened, { withPlaces: forBuild, forBuild }, progress);
-    const local = isUrl(site)
+    const local = isWebUrl(site)
       ? await withLocalFiles(pages, opened.site, fonts, folder)
       : { pages, notes: [] };
     return { ...local, result };

@@ -3,6 +3,7 @@ import { DenseGlyphError } from '../../errors.js';
 import type { HeadlessBrowser } from '../../io/browsers/chromium.js';
 import type { Environment } from '../../io/browsers/environment.js';
 import type { Site } from '../../site/scanning/site.js';
+import { isWebUrl } from '../../io/addresses.js';
 import { readSite, type SiteFolder } from '../../io/site-folder.js';
 import type { OnPages, SiteProblem } from '../../site/usage/found-on-pages.js';
 import type { AdoptedSheets } from '../adoption/adopted-sheets.js';
@@ -41,7 +42,6 @@ export interface SiteRequest {
 }
 
 const usualPages = 200;
-const isUrl = (text: string) => /^https?:\/\//i.test(text);
 
 /**
  * A site on disk or behind a URL, as it stands or as scripts make it.
@@ -67,7 +67,7 @@ export async function openSite(request: SiteRequest, progress?: OnProgress): Pro
       {},
       'write site: { scripts: true }, or call it with --run-scripts',
     );
-  const url = named.find(isUrl);
+  const url = named.find((one) => isWebUrl(one));
   if (url !== undefined && named.length > 1) {
     const advice = 'name the URL alone; links lead to the other pages';
     throw new DenseGlyphError('call-invalid', `${url} stands beside other names`, {}, advice);

@@ -39,7 +39,7 @@ export async function pageSettings(
   );
   const found: PageSetting[] = [];
   for (const page of pages) {
-    const known = memory?.page(page.address)?.setting;
+    const known = memory?.page(page)?.setting;
     if (known) {
       found.push(known);
       continue;
@@ -51,7 +51,7 @@ export async function pageSettings(
         blocks: [...(scanned.blocks ?? [])],
         visit: await visits?.of(page, scanned),
       };
-      memory?.keepSetting(page.address, setting);
+      memory?.keepSetting(page, setting);
       found.push(setting);
     }
     steps.end(page.size);

@@ -5,6 +5,7 @@ import type { Connection } from '../../config/connections.js';
 import { DenseGlyphError } from '../../errors.js';
 import type { Environment } from '../../io/browsers/environment.js';
 import { launchChromium } from '../../io/browsers/launch.js';
+import { isWebUrl } from '../../io/addresses.js';
 import { writeWhole } from '../../io/write-whole.js';
 import { isManifest, type Manifest } from '../../kit/files/manifest.js';
 import { lineOf } from '../conditions.js';
@@ -114,11 +115,11 @@ export async function record(
 }
 
 const upstreamFor = (site: string, folder: string): Upstream =>
-  /^https?:\/\//i.test(site) ? serverUpstream(new URL(site)) : folderUpstream(resolve(folder, site));
+  isWebUrl(site) ? serverUpstream(new URL(site)) : folderUpstream(resolve(folder, site));
 
 /** Pages of a folder, the start page first; of a server its start page. */
 function pagesOf(site: string, folder: string): string[] {
-  if (/^https?:\/\//i.test(site)) return [''];
+  if (isWebUrl(site)) return [''];
   const root = resolve(folder, site);
   if (statSync(root, { throwIfNoEntry: false })?.isDirectory() !== true)
     throw new DenseGlyphError('file-unreadable', 'there is no such folder', { file: site });
@@ -141,7 +142,7 @@ function pagesOf(site: string, folder: string): string[] {
 
 /** The kit below a site, which has a plan; the first one that is found. */
 function manifestOf(site: string, folder: string): Manifest | undefined {
-  if (/^https?:\/\//i.test(site)) return undefined;
+  if (isWebUrl(site)) return undefined;
   const root = resolve(folder, site);
   const found = readdirSync(root, { recursive: true, withFileTypes: true }).find(
     (entry) => entry.isFile() && entry.name === 'kit.json',
