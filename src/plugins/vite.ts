@@ -164,6 +164,17 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
     {
       name: 'dense-glyph:head',
       enforce: 'post',
+      /** In dev what a stylesheet imports is in the module that is made of it, as a string. */
+      async transform(code: string, id: string) {
+        const file = id.replace(/[?#].*/s, '');
+        const [, text] = /^const __vite__css = ("(?:[^"\\\n]|\\.)*")/m.exec(code) ?? [];
+        if (resolved.command !== 'serve' || extname(file) !== '.css' || isOfKit(file) || text === undefined)
+          return null;
+        const { manifest } = await (await opened()).kit.ready();
+        const stripped = withoutReplaced(JSON.parse(text) as string, file, manifest);
+        // Not by a pattern of it: a stylesheet may hold what means something there.
+        return stripped ? { code: code.replace(text, () => JSON.stringify(stripped.css)), map: null } : null;
+      },
       transformIndexHtml: {
         order: 'post',
         handler: async (html: string, { path, bundle }: HtmlContext) => {

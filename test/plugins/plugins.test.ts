@@ -170,6 +170,10 @@ describe('in Vite', () => {
       const text = async (path: string) => (await fetch(new URL(path, origin))).text();
       expect(await text('/')).toContain('href="/type/kit.css"');
       expect(await text('/type/kit.css')).not.toContain('-drawn-');
+      // What a stylesheet imports of a package gives way as well.
+      const sheet = await text('/main.css?import');
+      expect(sheet).toContain('font-weight: 700');
+      expect(sheet).not.toContain('other.otf');
       // What leads out of the kit is nobody's business.
       const secret = `${folder}-secret`;
       writeFileSync(secret, 'secret');
