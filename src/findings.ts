@@ -310,6 +310,16 @@ export const findingCodes = {
     effect: 'pages that are made of it go on asking that host',
     advice: 'put in its place what wire --print html gives',
   },
+  'page-held': {
+    severity: 'error',
+    effect: 'the page asks for its faces as before; nothing of it was changed',
+    advice: 'correct the config and build again, or write it all the same with wire --force',
+  },
+  'drawn-as-asked': {
+    severity: 'note',
+    effect: 'text is drawn by the face that its rules ask for',
+    advice: 'look at it there, if it was not meant',
+  },
   'drawn-otherwise': {
     severity: 'error',
     effect: 'visitors see another face there than before',

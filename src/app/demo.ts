@@ -78,7 +78,7 @@ export async function demo(request: DemoRequest, progress?: OnProgress): Promise
   };
 }
 
-/** The sample as it was before: two stylesheets of a host in every page, and one that its own stylesheet imports. */
+/** The sample as it was before: two stylesheets of a host in every page, and one that its own imports, in ranges of which pages draw one. */
 async function askHost(site: string, styles: string): Promise<string[]> {
   const pages = (await readSite([site], site)).pages.map(({ page }) => page);
   const sheet = (name: string) => `${styles}/css/${name}.css`;
@@ -94,6 +94,6 @@ async function askHost(site: string, styles: string): Promise<string[]> {
   }
   const path = join(site, 'site.css');
   const css = new TextDecoder().decode(readBytes(path, 'site.css'));
-  writeWhole(path, `@import url("${sheet('tidelog-mono')}");\n${css}`);
+  writeWhole(path, `@import url("${sheet('tidelog-mono')}?cut=apart");\n${css}`);
   return pages;
 }

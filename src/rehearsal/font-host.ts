@@ -4,6 +4,7 @@ import { openFont, writeFont } from '../core/containers/index.js';
 import { fontFaceText } from '../core/face/index.js';
 import { sourcesOf } from '../core/source/index.js';
 import { slug } from '../core/face/slug.js';
+import { fontOf, type Font } from '../core/sfnt/font.js';
 import { subsetFont } from '../core/subset/index.js';
 import { parseUnicodeRanges } from '../core/text/parse-ranges.js';
 import { mappedCharacters } from '../core/text/mapped-characters.js';
@@ -45,6 +46,21 @@ const cuts: Readonly<Record<string, string>> = {
   greek: 'U+370-3FF',
 };
 
+/**
+ * How a family is sent: in one file a face, in cuts of it, or in cuts that are made for screens each by itself, so that nobody can
+ * make one file of them again.
+ */
+const deliveries = { '?cut': 'cut', '?cut=apart': 'cut apart' } as const;
+type Delivery = 'whole' | (typeof deliveries)[keyof typeof deliveries];
+const deliveryFor = (search: string): Delivery => deliveries[search as keyof typeof deliveries] ?? 'whole';
+
+/** OpenType, gasp: smoothed at all sizes up to one that no other part has. */
+function smoothedApart(font: Font, part: string): Font {
+  const upTo = 0x100 + Object.keys(cuts).indexOf(part);
+  const ranges = [0, 1, 0, 2, upTo, 0xf, 0xffff, 0xf].flatMap((word) => [word >> 8, word & 0xff]);
+  return fontOf(font.flavour, font.tables().set('gasp', new Uint8Array(ranges)));
+}
+
 interface HostedFile {
   bytes: Uint8Array;
   type: string;
@@ -52,7 +68,7 @@ interface HostedFile {
 
 /**
  * Serves faces as services do: `/css/<family>.css` with rules that differ by who asks, cut into ranges for browsers that know
- * them with `?cut`, and files that may be kept for a year. On this machine only.
+ * them with `?cut` or `?cut=apart`, and files that may be kept for a year. On this machine only.
  *
  * @param fonts TrueType or OpenType files
  */
@@ -80,7 +96,7 @@ export async function startFontHost(
   });
   const origin = `http://127.0.0.1:${(files.address() as AddressInfo).port}`;
   const styles = await listen((request, response) => {
-    const { pathname: path, searchParams } = new URL(request.url ?? '/', 'http://host');
+    const { pathname: path, search } = new URL(request.url ?? '/', 'http://host');
     const agent = request.headers['user-agent'] ?? '';
     requests.push({ path, agent });
     const family = families.get(/^\/css\/([a-z0-9-]+)\.css$/.exec(path)?.[1] ?? '');
@@ -88,18 +104,16 @@ export async function startFontHost(
       answer(response, faultAt(faults, path), undefined, {});
       return;
     }
-    void rulesFor(family, /Chrome|Firefox|AppleWebKit\/6/.test(agent), searchParams.has('cut')).then(
-      (css) => {
-        const file = { bytes: new TextEncoder().encode(css), type: 'text/css' };
-        answer(response, faultAt(faults, path), file, { 'cache-control': 'max-age=86400' });
-      },
-    );
+    void rulesFor(family, /Chrome|Firefox|AppleWebKit\/6/.test(agent), deliveryFor(search)).then((css) => {
+      const file = { bytes: new TextEncoder().encode(css), type: 'text/css' };
+      answer(response, faultAt(faults, path), file, { 'cache-control': 'max-age=86400' });
+    });
   });
 
   async function rulesFor(
     family: ReturnType<typeof sourcesOf>[number][],
     isModern: boolean,
-    isCut: boolean,
+    delivery: Delivery,
   ): Promise<string> {
     const rules: string[] = [];
     for (const { face, font, bytes } of family) {
@@ -121,15 +135,17 @@ export async function startFontHost(
         rule(`/files/${name}.ttf`, 'truetype');
         continue;
       }
-      for (const [part, ranges] of isCut ? Object.entries(cuts) : [['all', undefined] as const]) {
-        const path = `/files/${name}-${part}.woff2`;
+      const parts = delivery === 'whole' ? [['all', undefined] as const] : Object.entries(cuts);
+      for (const [part, ranges] of parts) {
+        const path = `/files/${name}-${part}${delivery === 'cut apart' ? '-apart' : ''}.woff2`;
         const available = mappedCharacters(font);
         const wanted = ranges === undefined ? available : parseUnicodeRanges(ranges);
         const characters = new CodePointSet(wanted.codePoints().filter((one) => available.has(one)));
         if (characters.size === 0) continue;
         if (!hosted.has(path)) {
           const cut = ranges === undefined ? openFont(bytes).font : subsetFont(font, { characters }).font;
-          hosted.set(path, { bytes: (await writeFont(cut, 'woff2')).bytes, type: 'font/woff2' });
+          const sent = delivery === 'cut apart' ? smoothedApart(cut, part) : cut;
+          hosted.set(path, { bytes: (await writeFont(sent, 'woff2')).bytes, type: 'font/woff2' });
         }
         rule(path, 'woff2', ranges === undefined ? undefined : unicodeRangeText(characters.ranges()));
       }

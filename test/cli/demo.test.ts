@@ -15,7 +15,7 @@ describe('demo', () => {
       expect(pages).toHaveLength(9);
       const hosted = scanned.findings.filter((one) => one.code === 'hosted-reference');
       expect(hosted.flatMap((one) => one.pages).length).toBeGreaterThan(10);
-      expect([adopted.fetched, adopted.findings]).toEqual([4, []]);
+      expect([adopted.fetched, adopted.findings]).toEqual([6, []]);
       expect([wired.files.length, wired.findings, scannedAgain.findings]).toEqual([10, [], []]);
       expect(scannedAgain.faces.every(({ drawnBy }) => drawnBy !== null)).toBe(true);
       for (const page of pages) {

@@ -1,7 +1,9 @@
 import { dirname, join } from 'node:path';
 import { plainAddress } from '../../io/addresses.js';
 import { ledgersBelow } from '../../io/project-fonts.js';
+import { isBelow } from '../../io/read.js';
 import { ledgerOrNone, type AdoptedLedger } from './ledger.js';
+import { stylesFolder } from './local-sheets.js';
 
 /** A folder that faces were adopted to. */
 export interface AdoptedFolder {
@@ -29,3 +31,7 @@ export const adoptedSheets = (folders: readonly AdoptedFolder[]): AdoptedSheets 
       ),
     ),
   );
+
+/** Whether a file is a stylesheet of a host as it came home, or one that such a stylesheet imports. @param path absolute */
+export const isOfHost = ({ folder }: AdoptedFolder, path: string): boolean =>
+  isBelow(path, join(folder, stylesFolder));

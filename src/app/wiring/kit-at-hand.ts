@@ -3,8 +3,8 @@ import type { KitConfig } from '../../config/schema.js';
 import { DenseGlyphError } from '../../errors.js';
 import { finding, type Finding } from '../../findings.js';
 import { filesOf } from '../../io/earlier-files.js';
-import { isManifest, type Manifest } from '../../kit/files/manifest.js';
-import { kitMark } from '../../kit/files/stylesheet.js';
+import { isManifest, manifestVersion, type Manifest } from '../../kit/files/manifest.js';
+import { startsAsKit } from '../../kit/files/stylesheet.js';
 
 /** A kit that is to be wired. */
 export interface KitAtHand {
@@ -69,11 +69,11 @@ function manifestIn(bytes: Uint8Array, folder: string): Manifest {
     // Told below.
   }
   if (isManifest(found)) return found;
-  const version = (found as Partial<Manifest> | undefined)?.manifestVersion;
+  const version: unknown = (found as Partial<Manifest> | undefined)?.manifestVersion;
   if (typeof version === 'number')
     throw new DenseGlyphError(
       'kit-missing',
-      `its kit.json is of version ${version}, and this program reads version 3`,
+      `its kit.json is of version ${version}, and this program reads version ${manifestVersion}`,
       { file: folder },
       'call dense-glyph build',
     );
@@ -101,11 +101,5 @@ export const kitBase = ({ url, fromRoot }: KitAtHand, page: string): string =>
   url ?? `${posix.relative(posix.dirname(page), fromRoot)}/`;
 
 /** Whether a stylesheet is a kit's own, this one's or a copy of any: by its first words, or the manifest beside it. */
-export function isKitStylesheet(css: string, folder: string): boolean {
-  const start = css.replace(/^\ufeff|^ï»¿/, '').replace(/^@charset "[^"]*";\s*/i, '');
-  return (
-    start.startsWith(kitMark) || start.startsWith(earlierMark) || filesOf(folder)('kit.json') !== undefined
-  );
-}
-
-const earlierMark = '/* Made by dense-glyph build.';
+export const isKitStylesheet = (css: string, folder: string): boolean =>
+  startsAsKit(css) || filesOf(folder)('kit.json') !== undefined;

@@ -12,6 +12,8 @@ import { baseOf } from '../../site/html/base-url.js';
 import { readDocument } from '../../site/html/document.js';
 import { pageEncoding } from '../../site/html/encoding.js';
 import type { FoundOnSite, ScannedPage } from '../../site/scanning/page-scanner.js';
+import { faceRuleOf, matchedFace } from '../../site/usage/declared-faces.js';
+import type { PageFace } from '../../site/usage/page-face.js';
 import { editableText } from './edited-text.js';
 import { kitBase, type KitAtHand } from './kit-at-hand.js';
 import type { Replaced } from './replaced.js';
@@ -21,6 +23,8 @@ export interface PagesRequest {
   found: FoundOnSite;
   kit: KitAtHand;
   replaced: Replaced;
+  /** Pages that stay as they are. */
+  held: ReadonlySet<string>;
   /** Where stacks are changed too. */
   stacks: StackNames | undefined;
   /** How a file is called from the config's folder. */
@@ -38,7 +42,7 @@ export async function wiredPages(
   for (const { page, address } of site.pages) {
     const read = scanned.get(page);
     // A page that could not be read is told by whoever reads pages.
-    if (!read) continue;
+    if (!read || request.held.has(page)) continue;
     const result = await wiredOne(page, address, read, request);
     if (typeof result === 'string') findings.push(finding('page-left-alone', result, { file: page }));
     else files.push(result);
@@ -111,14 +115,22 @@ function withoutBlock(scanned: ScannedPage, html: string): ScannedPage {
  */
 function needsKit(
   page: string,
-  { fontFaces, hasScripts }: ScannedPage,
+  { fontFaces, faces, hasScripts }: ScannedPage,
   { manifest }: KitAtHand,
   replaced: Replaced,
 ): boolean {
-  if (replaced.hasKit(fontFaces.filter(({ file }) => !/(^|\/)kit\.css$/.test(file)))) return false;
+  if (replaced.hasKit(fontFaces)) return false;
   const isRead = manifest.pages.length + manifest.otherPages.length > 0;
   if (!isRead) return manifest.families.some(({ faces }) => faces.length > 0);
   if (manifest.pages.some((one) => one.page === page) || manifest.otherPages.includes(page)) return true;
+  // A page that came since the kit was built.
+  const rules = fontFaces.map(faceRuleOf);
+  const draws = (face: PageFace) =>
+    replaced.isOfKit([
+      face.asked.family,
+      ...matchedFace(face, rules).groups.flatMap((group) => group.face?.family ?? []),
+    ]);
+  if (Array.from(faces.values()).some(draws)) return true;
   return hasScripts && replaced.declaresFamily(fontFaces);
 }
 

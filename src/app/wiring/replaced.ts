@@ -1,52 +1,54 @@
-import { dirname, resolve } from 'node:path';
-import { faceKey, faceLabel } from '../../core/face/index.js';
-import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
+import { basename, dirname, resolve } from 'node:path';
+import { faceLabel } from '../../core/face/index.js';
 import { finding, type Finding } from '../../findings.js';
 import { plainAddress } from '../../io/addresses.js';
 import { filesOf } from '../../io/earlier-files.js';
+import { isBelow } from '../../io/read.js';
+import type { SiteFolder } from '../../io/site-folder.js';
 import { sha256 } from '../../kit/digest.js';
-import type { Manifest, ManifestFace } from '../../kit/files/manifest.js';
-import type { FontFaceDescriptors } from '../../site/css/rules.js';
+import type { Manifest } from '../../kit/files/manifest.js';
+import { startsAsKit } from '../../kit/files/stylesheet.js';
+import {
+  ruleFate,
+  ruleOwners,
+  shippedIn,
+  type OwnedRule,
+  type RuleFate,
+  type RuleOwner,
+  type Shipped,
+} from '../../kit/replacing/index.js';
+import type { FontFaceDescriptors, FontFaceSource } from '../../site/css/rules.js';
 import type { PageReference } from '../../site/edits/page-edits.js';
 import type { Verdict } from '../../site/edits/stylesheet-edits.js';
 import { faceRuleOf, type FaceRule } from '../../site/usage/declared-faces.js';
-import type { AdoptedFolder } from '../adoption/adopted-sheets.js';
+import { isOfHost, type AdoptedFolder } from '../adoption/adopted-sheets.js';
 import { addSupplies } from '../scanning/font-supplies.js';
 import type { FoundOnSite } from '../scanning/scan-threads.js';
 import { kitBase, type KitAtHand } from './kit-at-hand.js';
 
-/** What a rule of the site is to the kit. */
-type RuleFate = 'goes' | 'stays' | 'is the kit’s' | 'is another’s';
-
 /** What a kit replaces on a site: decided once, before anything is changed. */
 export class Replaced {
   readonly findings: Finding[] = [];
-  private readonly families: ReadonlyMap<string, string>;
-  private readonly shipped = new Map<string, ManifestFace[]>();
-  private readonly leftOut: ReadonlySet<string>;
+  private readonly families: ReadonlySet<string>;
   /** Of rules, by file and content. */
-  private readonly fates = new Map<string, RuleFate>();
+  private readonly fates = new Map<string, 'goes' | 'stays' | 'is the kit’s'>();
   /** Files of the site that only rules name which go. */
   private readonly replacedFiles = new Set<string>();
   private readonly stayingFiles = new Set<string>();
   private readonly hosts: ReadonlySet<string>;
   private readonly stylesheets: ReadonlyMap<string, Manifest['stylesheets'][number]>;
-  /** Stylesheets of the site in which rules of the kit's families stay. */
+  /** Stylesheets of the site in which rules of the kit's families stay, as scan names them. */
   private readonly declaring = new Set<string>();
+  /** Of files, by where they are. */
+  private readonly digests = new Map<string, string>();
 
   private constructor(
+    private readonly site: SiteFolder,
     private readonly kit: KitAtHand,
-    private readonly keepsRest: boolean,
-    folders: readonly AdoptedFolder[],
+    private readonly folders: readonly AdoptedFolder[],
   ) {
     const { manifest } = kit;
-    this.families = new Map(manifest.families.map(({ family }) => [family.toLowerCase(), family]));
-    for (const { family, faces } of manifest.families)
-      for (const face of faces) {
-        const key = keyOf({ family, ...face });
-        this.shipped.set(key, [...(this.shipped.get(key) ?? []), face]);
-      }
-    this.leftOut = new Set(manifest.leftOut.map(keyOf));
+    this.families = new Set(manifest.families.map(({ family }) => family.toLowerCase()));
     this.stylesheets = new Map(manifest.stylesheets.map((one) => [plainAddress(one.url), one]));
     this.hosts = new Set(
       folders.flatMap(({ ledger }) =>
@@ -58,23 +60,35 @@ export class Replaced {
   }
 
   /**
-   * @param found on the pages as they are @param read a file of the site
-   * @param keepsRest whether the kit has what its faces have beyond the pages
+   * @param found on the pages as they are @param keepsRest whether the kit has what its faces have beyond the pages
+   * @param held files that stay as they are, as scan names them
    */
   static async on(
     found: FoundOnSite,
+    site: SiteFolder,
     kit: KitAtHand,
     folders: readonly AdoptedFolder[],
-    read: (address: string) => Promise<Uint8Array | undefined>,
     keepsRest: boolean,
+    held: ReadonlySet<string>,
   ): Promise<Replaced> {
-    const replaced = new Replaced(kit, keepsRest, folders);
-    const rules = found.pages.flatMap(({ fontFaces }) => fontFaces.map(faceRuleOf));
-    const own = rules.filter(({ family }) => replaced.families.has(family.toLowerCase()));
-    await addSupplies([{ rules: own }], { read });
-    for (const rule of own) replaced.note(rule);
+    const replaced = new Replaced(site, kit, folders);
+    const rules = new Map<string, FaceRule>();
+    for (const { fontFaces } of found.pages)
+      for (const face of fontFaces)
+        if (replaced.families.has(face.family.toLowerCase()))
+          rules.set(fateKey(face, face.file), faceRuleOf(face));
+    const own = [...rules.values()];
+    await addSupplies([{ rules: own }], { read: (address) => site.read(address).catch(() => undefined) });
+    const bySheet = new Map<string, FaceRule[]>();
+    for (const rule of own) bySheet.set(rule.rule.file, [...(bySheet.get(rule.rule.file) ?? []), rule]);
+    const shipped = shippedIn(kit.manifest, keepsRest);
+    for (const [file, list] of bySheet) {
+      const owners = replaced.ownersIn(file, list);
+      for (const [i, rule] of list.entries()) replaced.note(rule, owners[i], shipped, held.has(file));
+    }
+    for (const file of held) replaced.declaring.add(file);
     for (const file of replaced.stayingFiles) replaced.replacedFiles.delete(file);
-    for (const reference of found.hosted) replaced.noteHosted(reference);
+    for (const reference of found.hosted) if (!held.has(reference.file)) replaced.noteHosted(reference);
     return replaced;
   }
 
@@ -83,15 +97,27 @@ export class Replaced {
     return this.fates.get(fateKey(face, file)) === 'goes';
   }
 
-  /** Whether the rules of a page have the kit already, as where a bundle imported it. */
+  /** Whether the rules of a page have the whole kit by a stylesheet of its own, as where a bundle imported it. */
   hasKit(faces: readonly FontFaceDescriptors[]): boolean {
-    const fates = faces.map((face) => this.fates.get(fateKey(face, face.file)));
-    return fates.includes('is the kit’s');
+    const digests = new Set(
+      faces
+        .filter(
+          (face) =>
+            this.fates.get(fateKey(face, face.file)) === 'is the kit’s' &&
+            !isBelow(resolve(this.site.base, face.file), this.kit.folder),
+        )
+        .flatMap(({ sources }) => this.digestsOf(sources)),
+    );
+    return digests.size > 0 && [...this.kit.digests].every((one) => digests.has(one));
   }
+
+  /** Whether one of some families is the kit's. */
+  isOfKit = (families: readonly string[]): boolean =>
+    families.some((family) => this.families.has(family.toLowerCase()));
 
   /** Whether a page declared a family of the kit. */
   declaresFamily = (faces: readonly FontFaceDescriptors[]): boolean =>
-    faces.some(({ family }) => this.families.has(family.toLowerCase()));
+    this.isOfKit(faces.map(({ family }) => family));
 
   /** What becomes of a link to a stylesheet, or of an import. @param page from the root: what its URL starts from */
   stylesheetVerdict(url: string, page: string): Verdict {
@@ -129,55 +155,57 @@ export class Replaced {
     return known ? known.families.some((family) => this.families.has(family.toLowerCase())) : true;
   }
 
-  private note(rule: FaceRule): void {
+  /** Whose the rules of one stylesheet, or of a page itself, are. */
+  private ownersIn(file: string, rules: readonly FaceRule[]): RuleOwner[] {
+    const path = resolve(this.site.base, file);
+    const sheet = {
+      isHosted: this.folders.some((folder) => isOfHost(folder, path)),
+      isMarked: /\.css$/i.test(path) && startsAsKit(textAt(path)),
+      rules: rules.map(({ rule }) => ({
+        leadsTo: this.leadsTo(rule.sources),
+        digests: this.digestsOf(rule.sources),
+      })),
+    };
+    return ruleOwners(sheet, this.kit.digests);
+  }
+
+  /** Of files that are here, and of those that a rule holds itself. */
+  private digestsOf(sources: readonly FontFaceSource[]): string[] {
+    return sources.flatMap(({ url = '', address }) => {
+      const data = /^data:[^,]*;base64,([A-Za-z0-9+/=]+)$/i.exec(url)?.[1];
+      if (data !== undefined) return [sha256(Buffer.from(data, 'base64'))];
+      if (address === undefined) return [];
+      let digest = this.digests.get(address);
+      if (digest === undefined)
+        this.digests.set(address, (digest = sha256(bytesAt(address) ?? new Uint8Array())));
+      return [digest];
+    });
+  }
+
+  private leadsTo(sources: readonly FontFaceSource[]): OwnedRule['leadsTo'] {
+    const { folder, url: base } = this.kit;
+    const files = sources.flatMap(({ address }) => address ?? []);
+    const isOfKit = sources.some(({ url }) => base !== undefined && url?.startsWith(`${base}faces/`));
+    if (isOfKit || files.some((file) => isBelow(file, folder))) return 'the kit';
+    return files.length > 0 && files.every(isInSomeKit) ? 'another kit' : 'elsewhere';
+  }
+
+  private note(rule: FaceRule, owner: RuleOwner, shipped: Shipped, isHeld: boolean): void {
     const { file, line } = rule.rule;
     const key = fateKey(rule.rule, file);
     if (this.fates.has(key)) return;
-    const fate = this.fateOf(rule);
-    this.fates.set(key, fate.fate);
+    const { becomes, why }: RuleFate = isHeld ? { becomes: 'stays' } : ruleFate(rule, owner, shipped);
+    this.fates.set(key, owner === 'the kit' ? 'is the kit’s' : becomes);
     const files = rule.rule.sources.flatMap(({ address }) => address ?? []);
-    for (const one of files) (fate.fate === 'goes' ? this.replacedFiles : this.stayingFiles).add(one);
-    if (fate.fate === 'stays') this.declaring.add(file);
-    if (fate.why !== undefined) {
-      const name = `${rule.family} ${faceLabel(rule)}`;
-      this.findings.push(
-        fate.fate === 'goes'
-          ? finding('faces-left-out', `the rule for ${name} goes: ${fate.why}`, { file, line })
-          : finding('rule-stays', `the rule for ${name} stays: ${fate.why}`, { file, line }),
-      );
-    }
-  }
-
-  private fateOf(rule: FaceRule): { fate: RuleFate; why?: string } {
-    const { sources } = rule.rule;
-    if (sources.some((source) => this.isOwnFile(source.url ?? '', source.address)))
-      return { fate: 'is the kit’s' };
-    const files = sources.flatMap(({ address }) => address ?? []);
-    if (files.length > 0 && files.every((file) => isOfKit(file))) return { fate: 'is another’s' };
-    const faces = this.shipped.get(faceKey(rule));
-    if (!faces) {
-      if (this.leftOut.has(faceKey(rule))) return { fate: 'goes', why: 'no page draws it' };
-      return { fate: 'stays', why: 'the kit does not have it' };
-    }
-    const lacking = this.keepsRest ? lackingIn(faces, rule) : 0;
-    if (lacking > 0)
-      return {
-        fate: 'stays',
-        why: `it has ${lacking === 1 ? 'a character' : `${lacking} characters`} that the kit lacks`,
-      };
-    return { fate: 'goes' };
-  }
-
-  /** By what is in it: a bundler gives files names of its own. */
-  private isOwnFile(url: string, address: string | undefined): boolean {
-    const data = /^data:[^,]*;base64,([A-Za-z0-9+/=]+)$/i.exec(url)?.[1];
-    const bytes =
-      data !== undefined
-        ? Buffer.from(data, 'base64')
-        : address === undefined
-          ? undefined
-          : filesOf(dirname(address))(address.slice(dirname(address).length + 1));
-    return bytes !== undefined && this.kit.digests.has(sha256(bytes));
+    for (const one of files) (becomes === 'goes' ? this.replacedFiles : this.stayingFiles).add(one);
+    if (becomes === 'stays' && owner === 'the site') this.declaring.add(file);
+    if (why === undefined) return;
+    const name = `${rule.family} ${faceLabel(rule)}`;
+    this.findings.push(
+      becomes === 'goes'
+        ? finding('faces-left-out', `the rule for ${name} goes: ${why}`, { file, line })
+        : finding('rule-stays', `the rule for ${name} stays: ${why}`, { file, line }),
+    );
   }
 
   private noteHosted({ kind, url, file, line }: FoundOnSite['hosted'][number]): void {
@@ -197,24 +225,6 @@ export class Replaced {
   }
 }
 
-const numbers = (text: string): [number, number] => {
-  const [low, high = low] = text.split(' ').map(parseFloat);
-  return [low, high];
-};
-
-const keyOf = ({
-  family,
-  weight,
-  style,
-  stretch,
-}: {
-  family: string;
-  weight: string;
-  style: string;
-  stretch: string;
-}): string =>
-  faceKey({ family, weight: numbers(weight), style: style as 'normal', stretch: numbers(stretch) });
-
 /** What tells a rule from others of its file: what it says, as the same rule may stand in lines of other numbers. */
 function fateKey(face: FontFaceDescriptors, file: string): string {
   const { family, weight, style, stretch, unicodeRange, sources } = face;
@@ -230,16 +240,10 @@ function fateKey(face: FontFaceDescriptors, file: string): string {
 }
 
 /** Whether a file lies in the folder of some kit. */
-const isOfKit = (path: string): boolean => filesOf(dirname(dirname(path)))('kit.json') !== undefined;
+const isInSomeKit = (path: string): boolean => filesOf(dirname(dirname(path)))('kit.json') !== undefined;
 
-/** How many characters a rule draws that no part of a face has. */
-function lackingIn(faces: readonly ManifestFace[], { supply, characters }: FaceRule): number {
-  if (!supply) return 0;
-  const has = faces.flatMap(({ parts }) => parts.map((part) => parseUnicodeRanges(part.characters)));
-  return supply.characters
-    .codePoints()
-    .filter((one) => (characters?.has(one) ?? true) && !has.some((set) => set.has(one))).length;
-}
+const bytesAt = (path: string): Uint8Array | undefined => filesOf(dirname(path))(basename(path));
+const textAt = (path: string): string => new TextDecoder().decode(bytesAt(path));
 
 export const hostOf = (url: string): string | undefined => {
   const address = url.trim().startsWith('//') ? `https:${url.trim()}` : url.trim();

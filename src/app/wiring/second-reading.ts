@@ -1,8 +1,8 @@
 import { resolve } from 'node:path';
 import { faceLabel, rangeText, type Range } from '../../core/face/index.js';
-import { finding, type Finding } from '../../findings.js';
 import type { SiteFolder } from '../../io/site-folder.js';
 import { isBelow, readBytes } from '../../io/read.js';
+import { drawingOf, judgeDrawing, type Drawing, type Judgement } from '../../kit/replacing/index.js';
 import type { Site } from '../../site/scanning/site.js';
 import {
   faceRuleOf,
@@ -10,41 +10,73 @@ import {
   matchedFace,
   needsNoGlyph,
   type FaceRule,
+  type MatchedFace,
 } from '../../site/usage/declared-faces.js';
+import { isOfHost, type AdoptedFolder } from '../adoption/adopted-sheets.js';
 import type { OnProgress } from '../progress.js';
 import type { OpenedSite } from '../scanning/open-site.js';
 import { addSupplies } from '../scanning/font-supplies.js';
 import { scannedSite, type FoundOnSite } from '../scanning/scan-threads.js';
-import { hostOf } from './replaced.js';
 import type { KitAtHand } from './kit-at-hand.js';
 import { pathIn } from './pages.js';
 
 /** Opens pages with what files will hold. */
 export type OpenPages = (changed: ReadonlyMap<string, Uint8Array>) => Promise<OpenedSite | undefined>;
 
+/** A character that is drawn otherwise than before. */
+export interface DrawnOtherwise {
+  page: string;
+  /** The face that is asked for: family, weight, style. */
+  family: string;
+  face: string;
+  character: number;
+  /** What draws it, in words. */
+  before: string;
+  after: string;
+  judgement: Exclude<Judgement, 'the same'>;
+}
+
 /**
- * Reads a site again as it will be, and says where a face is drawn otherwise than before.
+ * Reads a site again as it will be, and says what is drawn otherwise than before.
  *
  * @param changed what files will hold, by where they are
+ * @param nameFor the names that stacks get in the place of others
  * @param open where scripts run first: the pages as those leave them
+ * @throws Error where a page lost the kit with what a host served, which no call is to bring about
  */
 export async function drawnOtherwise(
   before: FoundOnSite,
   site: SiteFolder,
   changed: ReadonlyMap<string, Uint8Array>,
-  kit: KitAtHand,
-  open: OpenPages | undefined,
+  {
+    kit,
+    folders,
+    nameFor = () => undefined,
+    open,
+  }: {
+    kit: KitAtHand;
+    folders: readonly AdoptedFolder[];
+    nameFor?: ((family: string) => string | undefined) | undefined;
+    open: OpenPages | undefined;
+  },
   progress?: OnProgress,
-): Promise<Finding[]> {
+): Promise<DrawnOtherwise[]> {
   if (changed.size === 0) return [];
   const next = siteWith(site, changed, kit);
   const opened = await open?.(changed);
   const after = await scannedSite({ ...next, pages: opened?.site.pages ?? next.pages }, false, progress);
   await opened?.end();
   const read = (address: string) => Promise.resolve(changed.get(address) ?? bytesAt(address));
-  const was = await drawings(before, read);
-  const is = await drawings(after, read);
-  return told(was, is);
+  const [was, is] = [await readings(before, read), await readings(after, read)];
+  const isServed = (rule: FaceRule) => isOfHosts(rule, site, folders);
+  const own = new Set(kit.manifest.families.map(({ family }) => family.toLowerCase()));
+  return [...was].flatMap(([page, first]) => {
+    const second = is.get(page);
+    if (!second) return [];
+    if (hasLostKit(first, second, own, isServed))
+      throw new Error(`${page} would ask its host no more, and the kit neither`);
+    return otherwiseOn(first, second, own, nameFor, open !== undefined);
+  });
 }
 
 function bytesAt(path: string): Uint8Array | undefined {
@@ -78,21 +110,17 @@ function siteWith(site: SiteFolder, changed: ReadonlyMap<string, Uint8Array>, ki
   };
 }
 
-/** What draws a character: two that say the same draw it alike. */
-interface Drawing {
-  /** For comparing. */
-  key: string;
-  /** For people. */
-  name: string;
+/** A page with its rules, and what draws what is asked for. */
+interface Reading {
+  page: string;
+  rules: readonly FaceRule[];
+  faces: readonly MatchedFace[];
 }
 
-/** By page, by what is asked for, by character. */
-type Drawings = Map<string, Map<string, { asked: string; drawn: Map<number, Drawing> }>>;
-
-async function drawings(
+async function readings(
   { pages }: FoundOnSite,
   read: (address: string) => Promise<Uint8Array | undefined>,
-): Promise<Drawings> {
+): Promise<Map<string, Reading>> {
   const rules = pages.map(({ fontFaces }) => fontFaces.map(faceRuleOf));
   await addSupplies(
     rules.map((own) => ({ rules: own })),
@@ -100,27 +128,121 @@ async function drawings(
   );
   return new Map(
     pages.map(({ page, faces }, i) => {
-      const asked = Array.from(faces.values(), (face) => {
-        const { groups } = matchedFace(face, rules[i]);
-        const drawn = new Map<number, Drawing>();
-        for (const { face: rule, drawn: list, possible } of groups) {
-          const drawing = drawingOf(
-            rule && { ...rule, weight: weightsOf(rule, rules[i]) },
-            rule ? fakedBy(rule, face) : [],
-          );
-          for (const character of [...list, ...possible]) drawn.set(character, drawing);
-        }
-        const { weight, style, stretch } = face.asked;
-        const label = faceLabel({ weight: [weight, weight], style, stretch: [stretch, stretch] });
-        const stack = face.stack.map((name) => name.toLowerCase());
-        return [
-          JSON.stringify([stack, label, face.mayFake]),
-          { asked: `${face.stack[0] ?? ''} ${label}`.trim(), drawn },
-        ] as const;
-      });
-      return [page, new Map(asked)];
+      const matched = Array.from(faces.values(), (face) => matchedFace(face, rules[i]));
+      return [page, { page, rules: rules[i], faces: matched }];
     }),
   );
+}
+
+const isOfHosts = ({ rule }: FaceRule, site: SiteFolder, folders: readonly AdoptedFolder[]): boolean =>
+  folders.some((folder) => isOfHost(folder, resolve(site.base, rule.file)));
+
+/** Whether a page drew a family of the kit by what a host serves, and then has neither that nor any rule of the family. */
+function hasLostKit(
+  before: Reading,
+  after: Reading,
+  own: ReadonlySet<string>,
+  isServed: (rule: FaceRule) => boolean,
+): boolean {
+  const named = (rule: FaceRule) => rule.family.toLowerCase();
+  const left = new Set(after.rules.map(named));
+  return before.faces.some(({ groups }) =>
+    groups.some(({ face }) => face && isServed(face) && own.has(named(face)) && !left.has(named(face))),
+  );
+}
+
+interface Drawn {
+  drawing: Drawing | undefined;
+  /** In words. */
+  name: string;
+}
+
+const byLocalFont: Drawn = { drawing: undefined, name: 'a local font' };
+
+/** What a page asks for, by character. */
+interface Asked {
+  face: MatchedFace;
+  stack: readonly string[];
+  drawn: Map<number, Drawn>;
+}
+
+/** @param mayVary whether scripts ran, which may write other texts each time */
+function otherwiseOn(
+  before: Reading,
+  after: Reading,
+  own: ReadonlySet<string>,
+  nameFor: (family: string) => string | undefined,
+  mayVary: boolean,
+): DrawnOtherwise[] {
+  const declared = new Set([
+    ...own,
+    ...[...before.rules, ...after.rules].map(({ family }) => family.toLowerCase()),
+  ]);
+  const now = askedOn(after, declared, () => undefined);
+  const found: DrawnOtherwise[] = [];
+  for (const [key, { face, stack, drawn }] of askedOn(before, declared, nameFor)) {
+    const next = now.get(key)?.drawn;
+    // As the rules that are then would draw the same texts.
+    const same = mayVary ? drawnIn(matchedFace(face, after.rules), after.rules) : undefined;
+    const { weight, style, stretch } = face.asked;
+    const label = faceLabel({ weight: [weight, weight], style, stretch: [stretch, stretch] });
+    for (const [character, first] of drawn) {
+      if (needsNoGlyph(character)) continue;
+      const second = next?.get(character) ?? same?.get(character) ?? byLocalFont;
+      const judgement = judgeDrawing(first.drawing, second.drawing, face.asked, stack);
+      if (judgement === 'the same') continue;
+      found.push({
+        page: before.page,
+        family: face.stack[0] ?? '',
+        face: label,
+        character,
+        before: first.name,
+        after: second.name,
+        judgement,
+      });
+    }
+  }
+  return found;
+}
+
+/** Local fonts of a stack don't tell it from others: what they draw is drawn by local fonts. */
+function askedOn(
+  { rules, faces }: Reading,
+  declared: ReadonlySet<string>,
+  nameFor: (family: string) => string | undefined,
+): Map<string, Asked> {
+  const found = new Map<string, Asked>();
+  for (const face of faces) {
+    const { weight, style, stretch } = face.asked;
+    const stack = face.stack
+      .map((name) => (nameFor(name) ?? name).toLowerCase())
+      .filter((name) => declared.has(name));
+    const key = JSON.stringify([stack, weight, style, stretch, face.mayFake]);
+    const asked: Asked = found.get(key) ?? { face, stack, drawn: new Map() };
+    found.set(key, asked);
+    for (const [character, by] of drawnIn(face, rules)) asked.drawn.set(character, by);
+  }
+  return found;
+}
+
+function drawnIn(face: MatchedFace, rules: readonly FaceRule[]): Map<number, Drawn> {
+  const found = new Map<number, Drawn>();
+  for (const { face: rule, drawn, possible } of face.groups) {
+    const by = rule ? drawnByRule(rule, face, rules) : byLocalFont;
+    for (const character of [...drawn, ...possible]) found.set(character, by);
+  }
+  return found;
+}
+
+function drawnByRule(rule: FaceRule, face: MatchedFace, all: readonly FaceRule[]): Drawn {
+  const faked = fakedBy(rule, face);
+  const { family, style } = rule;
+  const weight = weightsOf(rule, all);
+  const made = faked.length > 0 ? `, ${faked.join(' and ')} faked` : '';
+  return {
+    drawing: drawingOf(rule, face.asked, faked),
+    name: `${family} ${rangeText(weight).replace(' ', '–')}${style === 'normal' ? '' : ` ${style}`}${made}`,
+  };
 }
 
 /** All weights for which a file is declared without a gap: a kit may declare them in several rules. */
@@ -143,66 +265,4 @@ function weightsOf({ family, style, stretch, weight, source }: FaceRule, all: re
       if (from <= high + 1 && to >= low - 1) [low, high] = [Math.min(low, from), Math.max(high, to)];
   }
   return [low, high];
-}
-
-const localFont: Drawing = { key: '', name: 'a local font' };
-
-function drawingOf(rule: FaceRule | undefined, faked: readonly string[]): Drawing {
-  if (!rule) return localFont;
-  const { family, weight, style, stretch, slant, descriptors } = rule;
-  const made = faked.length > 0 ? `, ${faked.join(' and ')} faked` : '';
-  return {
-    key: JSON.stringify([
-      family.toLowerCase(),
-      weight,
-      style,
-      stretch,
-      slant ?? null,
-      descriptors ?? null,
-      faked,
-      isHosted(rule) ? 'host' : '',
-    ]),
-    name: `${family} ${rangeText(weight).replace(' ', '–')}${style === 'normal' ? '' : ` ${style}`}${made}`,
-  };
-}
-
-/** A face of a host that isn't at hand is another one than that of the kit, whatever its rule says. */
-const isHosted = ({ source, supply }: FaceRule): boolean =>
-  !supply && hostOf(source?.url ?? '') !== undefined;
-
-/** So many are told. */
-const mostTold = 20;
-
-function told(was: Drawings, is: Drawings): Finding[] {
-  const found = new Map<string, { what: string; characters: Set<number>; pages: Set<string> }>();
-  for (const [page, faces] of was) {
-    const now = is.get(page);
-    for (const [key, { asked, drawn }] of faces) {
-      const after = now?.get(key)?.drawn;
-      for (const [character, before] of drawn) {
-        const next = after?.get(character) ?? localFont;
-        if (next.key === before.key || needsNoGlyph(character)) continue;
-        const what = `${asked}: drawn by ${before.name} before, and by ${next.name} then`;
-        const known = found.get(what) ?? { what, characters: new Set(), pages: new Set() };
-        known.characters.add(character);
-        known.pages.add(page);
-        found.set(what, known);
-      }
-    }
-  }
-  const all = [...found.values()].sort((a, b) => b.pages.size - a.pages.size);
-  return all.slice(0, mostTold).map(({ what, characters, pages }) => {
-    const signs = [...characters]
-      .filter((one) => one > 0x20)
-      .slice(0, 8)
-      .map((one) => String.fromCodePoint(one))
-      .join('');
-    const [first] = pages;
-    const others = pages.size > 1 ? `, and on ${pages.size - 1} more pages` : '';
-    return finding(
-      'drawn-otherwise',
-      `${what}${signs ? ` (${signs}${characters.size > 8 ? ' …' : ''})` : ''}${others}`,
-      { file: first },
-    );
-  });
 }

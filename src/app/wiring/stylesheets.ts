@@ -17,12 +17,15 @@ export function wiredStylesheets({
   site,
   found,
   replaced,
+  held,
   stacks,
   named,
 }: {
   site: SiteFolder;
   found: FoundOnSite;
   replaced: Replaced;
+  /** Those that stay as they are, as scan names them. */
+  held: ReadonlySet<string>;
   /** Where stacks are changed too, and in which files, absolute. */
   stacks: { names: StackNames; files: readonly string[] } | undefined;
   named: (path: string) => string;
@@ -37,6 +40,7 @@ export function wiredStylesheets({
   for (const path of paths) {
     if (!/\.css$/i.test(path) || relative(site.root, path).startsWith('..')) continue;
     const shown = site.shown(path);
+    if (held.has(shown)) continue;
     const leave = (why: string) => findings.push(finding('page-left-alone', why, { file: shown }));
     if (!isBelow(path, site.root)) {
       leave('it is a link to a place outside of the site');

@@ -16,12 +16,13 @@ import type { OnProgress } from '../progress.js';
 import type { ReadingOptions } from '../building/config-site.js';
 import { siteRequest } from '../scanning/config-request.js';
 import { openSite } from '../scanning/open-site.js';
-import { scannedSite } from '../scanning/scan-threads.js';
+import { scannedSite, type FoundOnSite } from '../scanning/scan-threads.js';
 import { editableText } from './edited-text.js';
 import { addressFindings, kitAtHand, type KitAtHand } from './kit-at-hand.js';
 import { wiredPages } from './pages.js';
 import { Replaced } from './replaced.js';
-import { drawnOtherwise } from './second-reading.js';
+import { heldFindings, otherwiseFindings } from './otherwise-findings.js';
+import { drawnOtherwise, type DrawnOtherwise } from './second-reading.js';
 import { stackNames } from './stack-names.js';
 import { wiredStylesheets } from './stylesheets.js';
 import { wiredTemplates } from './templates.js';
@@ -35,8 +36,10 @@ export interface WireRequest extends ReadingOptions {
   dryRun?: boolean | undefined;
   /** Whether to take back what was changed. */
   undo?: boolean | undefined;
-  /** Whether to change nothing where a page would be drawn otherwise than before. */
+  /** Whether to change nothing at all where a page would be drawn worse than before. */
   strict?: boolean | undefined;
+  /** Whether to write pages that would be drawn worse than before, too. */
+  force?: boolean | undefined;
   /** Whether stacks that name a family under another name, or nothing behind it, are changed too. */
   stacks?: boolean | undefined;
   /** What to give for pages that don't exist yet, in the place of changing some. */
@@ -52,7 +55,9 @@ export interface WireResult {
   files: { file: string; diff: string }[];
   /** Files that had the kit already, or have no use for it. */
   unchanged: number;
-  /** Whether nothing was written, as a page would be drawn otherwise. */
+  /** Pages and stylesheets that stay as they are, as a page would be drawn worse: as scan names them. */
+  held: string[];
+  /** Whether nothing was written because of those. */
   isHeld: boolean;
   /** What stays, what goes unseen, and where a page is drawn otherwise than before. */
   findings: Finding[];
@@ -79,6 +84,7 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
     site: shown,
     files: [],
     unchanged: 0,
+    held: [],
     isHeld: false,
     findings: [],
   };
@@ -100,12 +106,12 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
   const kit = kitAtHand(config, base, root);
   if (request.print) return { ...result, printed: printedFor(request.print, kit, base) };
   if (!request.dryRun) edited.finish();
-  const { changed, unchanged, otherwise, findings } = await plannedChanges(
+  const { changed, unchanged, held, findings } = await plannedChanges(
     request,
     { config, base, root, kit },
     progress,
   );
-  const isHeld = request.strict === true && otherwise.length > 0;
+  const isHeld = request.strict === true && held.length > 0;
   if (!request.dryRun && !isHeld) edited.write(changed);
   return {
     ...result,
@@ -114,8 +120,9 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
       diff: diffOf(name, before, after),
     })),
     unchanged,
+    held,
     isHeld,
-    findings: [...otherwise, ...addressFindings(kit, config.output.folder), ...findings],
+    findings: [...findings, ...addressFindings(kit, config.output.folder)],
   };
 }
 
@@ -135,12 +142,16 @@ interface Wiring {
   kit: KitAtHand;
 }
 
-/** What files become, what of it is drawn otherwise than before, and what stays. */
-async function plannedChanges(
-  request: WireRequest,
-  { config, base, root, kit }: Wiring,
-  progress?: OnProgress,
-): Promise<{ changed: EditedFile[]; unchanged: number; otherwise: Finding[]; findings: Finding[] }> {
+interface Planned {
+  changed: EditedFile[];
+  unchanged: number;
+  /** Files that stay as they are, as a page would be drawn worse. */
+  held: string[];
+  findings: Finding[];
+}
+
+/** The site as it is, read once. */
+async function siteAtHand(request: WireRequest, { config, base, root }: Wiring, progress?: OnProgress) {
   const folders = adoptedFolders(base);
   const runs = request.runScripts === true || config.site?.scripts === true;
   const reading = siteRequest({ ...config.site, url: undefined }, root, runs);
@@ -152,34 +163,82 @@ async function plannedChanges(
   const opened = await open?.(new Map());
   const found = await scannedSite(opened?.site ?? site, false, progress);
   await opened?.end();
-  const read = (address: string) => site.read(address).catch(() => undefined);
-  const replaced = await Replaced.on(found, kit, folders, read, config.rest === 'keep');
+  return { folders, site, open, found, problems: [...(opened?.problems ?? []), ...found.problems] };
+}
+
+/** What files become, what stays, and what is drawn otherwise than before. */
+async function plannedChanges(
+  request: WireRequest,
+  { config, base, root, kit }: Wiring,
+  progress?: OnProgress,
+): Promise<Planned> {
+  const { folders, site, open, found, problems } = await siteAtHand(
+    request,
+    { config, base, root, kit },
+    progress,
+  );
   const names = request.stacks ? await stackNames(config, base, found) : undefined;
   const nameOf = (path: string) => relative(base, path).replaceAll('\\', '/');
-  const parts = { site, found, kit, replaced, named: nameOf };
-  const pages = await wiredPages({ ...parts, stacks: names });
+  const files = { site, found, kit, named: nameOf };
   const stacks = names && { names, files: await stylesheetsBelow(root) };
-  const stylesheets = wiredStylesheets({ ...parts, stacks });
-  const templates = wiredTemplates(await projectTemplates(base), parts);
-  const changes = [...pages.files, ...stylesheets.files, ...templates.files];
-  const changed = changes.filter(({ before, after }) => Buffer.compare(before, after) !== 0);
-  const after = new Map(changed.map((one) => [resolve(base, one.file), one.after]));
-  const problems = [...(opened?.problems ?? []), ...found.problems];
-  const unreadable = problems.filter(({ code }) => code === 'page-unreadable');
-  return {
-    changed,
-    unchanged: changes.length - changed.length,
-    otherwise: await drawnOtherwise(found, site, after, kit, open, progress),
-    findings: [
-      ...replaced.findings,
-      ...pages.findings,
-      ...stylesheets.findings,
-      ...templates.findings,
-      ...unreadable.map(({ file, reason }) =>
-        finding('page-unreadable', reason ?? 'it cannot be read', { file }),
-      ),
-    ],
-  };
+  const templates = await projectTemplates(base);
+
+  const held = new Set<string>();
+  const worse: DrawnOtherwise[] = [];
+  const leftAlone = new Map<string, string>();
+  // What is held may leave other pages with something that was to go: they are read again, until none is worse.
+  for (;;) {
+    const replaced = await Replaced.on(found, site, kit, folders, config.rest === 'keep', held);
+    const parts = { ...files, replaced, held };
+    const made = [
+      await wiredPages({ ...parts, stacks: names }),
+      wiredStylesheets({ ...parts, stacks }),
+      wiredTemplates(templates, parts),
+    ];
+    const changes = made.flatMap((one) => one.files);
+    const changed = changes.filter(({ before, after }) => Buffer.compare(before, after) !== 0);
+    const after = new Map(changed.map((one) => [resolve(base, one.file), one.after]));
+    const reader = { kit, folders, nameFor: names?.nameFor, open };
+    const otherwise = await drawnOtherwise(found, site, after, reader, progress);
+    const losses = request.force ? [] : otherwise.filter(({ judgement }) => judgement !== 'better');
+    const others = heldFor(losses, found, changed, (file) => nameOf(resolve(site.base, file)));
+    for (const file of held) others.delete(file);
+    if (others.size === 0) {
+      const findings = [
+        ...heldFindings(worse, kit.manifest, leftAlone),
+        ...otherwiseFindings(otherwise),
+        ...replaced.findings,
+        ...made.flatMap((one) => one.findings),
+        ...unreadableFindings(problems),
+      ];
+      return { changed, unchanged: changes.length - changed.length, held: [...held], findings };
+    }
+    worse.push(...losses);
+    for (const { code, place, message } of made.flatMap((one) => one.findings))
+      if (code === 'page-left-alone' && place.file !== undefined) leftAlone.set(place.file, message);
+    for (const file of others) held.add(file);
+  }
+}
+
+const unreadableFindings = (problems: FoundOnSite['problems']): Finding[] =>
+  problems
+    .filter(({ code }) => code === 'page-unreadable')
+    .map(({ file, reason }) => finding('page-unreadable', reason ?? 'it cannot be read', { file }));
+
+/** Pages that would be drawn worse, and the stylesheets among the changes on which they depend. */
+function heldFor(
+  losses: readonly DrawnOtherwise[],
+  found: FoundOnSite,
+  changed: readonly EditedFile[],
+  nameOf: (file: string) => string,
+): Set<string> {
+  const pages = new Set(losses.map(({ page }) => page));
+  const names = new Set(changed.map(({ file }) => file));
+  const sheets = found.pages
+    .filter(({ page }) => pages.has(page))
+    .flatMap(({ stylesheets }) => stylesheets)
+    .filter((file) => names.has(nameOf(file)));
+  return new Set([...pages, ...sheets]);
 }
 
 const textOf = (bytes: Uint8Array): string => new TextDecoder().decode(bytes);

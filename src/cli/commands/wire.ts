@@ -1,5 +1,6 @@
 import { Option, type Command } from 'commander';
 import { wire } from '../../app/wiring/wire.js';
+import { DenseGlyphError } from '../../errors.js';
 import { pastedForms, type PastedForm } from '../../kit/files/pasted.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
@@ -15,6 +16,7 @@ interface WireOptions extends CommonOptions {
   dryRun?: true;
   undo?: true;
   strict?: true;
+  force?: true;
   runScripts?: true;
   stacks?: true;
   print?: PastedForm;
@@ -26,7 +28,8 @@ export function configure(command: Command, terminal: Terminal): void {
     .option('--dry-run', 'show what would be changed, and change nothing')
     .option('--undo', 'bring every file back as it was; with --dry-run, show what that would change')
     .option('--run-scripts', 'let an installed Chromium run the scripts of each page first')
-    .option('--strict', 'change nothing, and end with 1, where a page would be drawn otherwise than before')
+    .option('--strict', 'change nothing at all where a page would be drawn worse than before')
+    .option('--force', 'write pages that would be drawn worse than before, too')
     .option(
       '--stacks',
       'change font-family too, where it has another name for a family, or nothing behind it',
@@ -42,10 +45,17 @@ export function configure(command: Command, terminal: Terminal): void {
     )
     .action(async (options: WireOptions) => {
       const reporter = new Reporter(terminal, options);
-      const { config, dryRun, undo, strict, stacks, print, runScripts } = options;
+      const { config, dryRun, undo, strict, force, stacks, print, runScripts } = options;
+      if (strict && force)
+        throw new DenseGlyphError(
+          'call-invalid',
+          '--strict and --force say the opposite of each other',
+          {},
+          'name one of them',
+        );
       const { folder, environment } = terminal;
       const result = await wire(
-        { folder, environment, config, dryRun, undo, strict, stacks, print, runScripts },
+        { folder, environment, config, dryRun, undo, strict, force, stacks, print, runScripts },
         reporter.onProgress,
       );
       reporter.result(result);
@@ -57,6 +67,6 @@ export function configure(command: Command, terminal: Terminal): void {
       const isLeft = result.undone?.some(
         ({ state }) => state === 'changed' || state === 'lost' || state === 'gone',
       );
-      if (isLeft || result.isHeld) terminal.fallShort();
+      if (isLeft || result.held.length > 0) terminal.fallShort();
     });
 }

@@ -10,32 +10,43 @@ import { count } from './words.js';
  * @param asked the call that does what a dry run shows
  */
 export function wireLines(result: WireResult, { isDry, asked }: { isDry: boolean; asked: string }): string[] {
-  const { site, files, unchanged, findings, undone, printed, isHeld } = result;
+  const { site, files, unchanged, findings, undone, printed, isHeld, held } = result;
   if (undone) return undoneLines(undone, isDry, asked);
   if (printed) return [...printed.text.trimEnd().split('\n'), '', `Next  put this into ${printed.where}.`];
   const isShown = isDry || isHeld;
   const diffs = isDry ? files.flatMap(({ diff }) => [...diffLines(diff), '']) : [];
   const same = unchanged > 0 ? `, ${unchanged} as they should be` : '';
-  const otherwise = findings.filter(({ code }) => code === 'drawn-otherwise');
+  const left =
+    held.length > 0 && !isHeld
+      ? `, ${count(held.length, 'file')} left as ${held.length === 1 ? 'it was' : 'they were'}`
+      : '';
   return [
     ...diffs,
-    `${colors.bold('Wire')}  ${site}: ${count(files.length, 'file')} ${isShown ? 'would change' : 'changed'}${same}`,
+    `${colors.bold('Wire')}  ${site}: ${count(files.length, 'file')} ${isShown ? 'would change' : 'changed'}${same}${left}`,
     ...(isDry ? [] : files.map(({ file }) => `      ${file}`)),
     '',
     ...findingLines(findings),
     ...(isHeld
-      ? [`Nothing was written: ${count(otherwise.length, 'face')} would be drawn otherwise than before.`, '']
+      ? [
+          `Nothing ${isDry ? 'would be' : 'was'} written: ${count(held.length, 'file')} would make pages worse.`,
+          '',
+        ]
       : []),
     ...nextLines(result, isDry, asked),
   ];
 }
 
-function nextLines({ site, isHeld, findings }: WireResult, isDry: boolean, asked: string): string[] {
+function nextLines({ site, isHeld, held, findings }: WireResult, isDry: boolean, asked: string): string[] {
   if (isHeld)
     return [
-      'Next  correct the config, build, and call it again; without --strict it is written all the same.',
+      'Next  correct the config, build, and call it again; without --strict all other files are written.',
     ];
   if (isDry) return [`Next  ${asked}`];
+  if (held.length > 0)
+    return [
+      'Next  correct the config, build, and call it again; wire --force writes those files too,',
+      '      and wire --undo brings every file back.',
+    ];
   const isOtherwise = findings.some(({ code }) => code === 'drawn-otherwise');
   return [
     isOtherwise
@@ -46,6 +57,8 @@ function nextLines({ site, isHeld, findings }: WireResult, isDry: boolean, asked
 }
 
 const marks = {
+  'page-held': colors.red('left as it was'),
+  'drawn-as-asked': colors.dim('as asked'),
   'drawn-otherwise': colors.red('otherwise'),
   'faces-left-out': colors.dim('goes'),
   'reference-stays': colors.yellow('stays'),
@@ -60,7 +73,7 @@ function findingLines(findings: readonly Finding[]): string[] {
   const groups = new Map<string, { mark: string; text: string; places: string[] }>();
   for (const { code, message, place, advice } of findings) {
     const mark = marks[code] ?? colors.yellow('by hand');
-    const isAdvised = marks[code] === undefined;
+    const isAdvised = marks[code] === undefined || code === 'page-held';
     const text = isAdvised ? `${message}; ${advice}` : message;
     const known = groups.get(mark + text) ?? { mark, text, places: [] };
     known.places.push(placeText(place));

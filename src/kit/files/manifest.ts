@@ -14,9 +14,12 @@ import type { Reach, ReachedFormat } from '../reach.js';
 import { preloadsOf } from './head.js';
 import { loaderFacts, type LoaderFacts } from './loader.js';
 
+/** Of kit.json, as this program writes and reads it. */
+export const manifestVersion = 4;
+
 /** kit.json: what is in the kit and why. */
 export interface Manifest {
-  manifestVersion: 4;
+  manifestVersion: typeof manifestVersion;
   /** The version of dense-glyph that made the kit. */
   madeWith: string;
   /** The browsers to be served, what they need and what they lack. */
@@ -109,10 +112,19 @@ export interface ManifestPart {
 
 /** Whether what a kit.json holds is a manifest of this version, as far as anything is read from it. */
 export function isManifest(found: unknown): found is Manifest {
-  const { manifestVersion, families, files, pages, preloads, leftOut, stylesheets, otherPages, texts } =
-    (found ?? {}) as Partial<Record<keyof Manifest, unknown>>;
+  const {
+    manifestVersion: version,
+    families,
+    files,
+    pages,
+    preloads,
+    leftOut,
+    stylesheets,
+    otherPages,
+    texts,
+  } = (found ?? {}) as Partial<Record<keyof Manifest, unknown>>;
   const lists = [families, pages, preloads, leftOut, stylesheets, otherPages, texts];
-  if (manifestVersion !== 4 || !lists.every(Array.isArray) || typeof files !== 'object' || !files)
+  if (version !== manifestVersion || !lists.every(Array.isArray) || typeof files !== 'object' || !files)
     return false;
   const isFace = (face: unknown) => Array.isArray((face as Partial<ManifestFace> | null)?.parts);
   return (families as Partial<ManifestFamily>[]).every(
@@ -132,7 +144,7 @@ export function manifestOf(kit: MadeKit, version: string): Manifest {
   const isFont = (path: string) => path.startsWith('faces/');
   const pages = pagesOf(kit);
   return {
-    manifestVersion: 4,
+    manifestVersion,
     madeWith: version,
     reach: kit.reach,
     families,

@@ -189,7 +189,15 @@ const urlEnds: Record<ReachedFormat['format'], string> = {
 };
 
 /** What a kit's stylesheet begins with; tools that take comments out leave this kind. */
-export const kitMark = '/*! dense-glyph kit';
+const kitMark = '/*! dense-glyph kit';
+/** What it began with once. */
+const earlierMark = '/* Made by dense-glyph build.';
+
+/** Whether a stylesheet begins as a kit's does, this one's or a copy of any. */
+export function startsAsKit(css: string): boolean {
+  const start = css.replace(/^\ufeff|^ï»¿/, '').replace(/^@charset "[^"]*";\s*/i, '');
+  return start.startsWith(kitMark) || start.startsWith(earlierMark);
+}
 
 /** kit.css: faces, a custom property and a class for each role. */
 export function stylesheetFile(kit: MadeKit): string {

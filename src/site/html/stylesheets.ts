@@ -19,6 +19,8 @@ export interface StylesheetSource {
 
 export interface PageStylesheets {
   sheets: PageSheet[];
+  /** Files of those that are linked or imported. */
+  files: Set<string>;
   /** Rules that declare faces, with the conditions that they stand under. */
   fontFaces: FontFaceDescriptors[];
   /** Descriptors of `@counter-style` rules by their names; of rules alike the last one. */
@@ -38,6 +40,7 @@ export async function stylesheetsOf(
 ): Promise<PageStylesheets> {
   const found: PageStylesheets = {
     sheets: [],
+    files: new Set(),
     fontFaces: [],
     counterStyles: new Map(),
     namedFeatures: new Set(),
@@ -56,7 +59,9 @@ export async function stylesheetsOf(
       const sheet = await source.linked(address, file, element);
       // Loaded as one that doesn't block, and switched on by its own script.
       const isSwitched = /media/.test(element.attributes.get('onload') ?? '');
-      if (sheet) await addSheet(found, sheet.rules, isSwitched ? [] : conditions, '', source, [sheet.file]);
+      if (!sheet) continue;
+      found.files.add(sheet.file);
+      await addSheet(found, sheet.rules, isSwitched ? [] : conditions, '', source, [sheet.file]);
     }
   }
   return found;
@@ -86,6 +91,7 @@ async function addSheet(
   for (const one of rules.imports) {
     const sheet = await source.linked(one.url, one.file, one);
     if (!sheet || within.includes(sheet.file) || within.length >= deepest) continue;
+    found.files.add(sheet.file);
     const inner = [layer, one.layer].filter(Boolean).join('.');
     await addSheet(found, sheet.rules, [...conditions, ...one.conditions], inner, source, [
       ...within,

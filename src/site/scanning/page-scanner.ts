@@ -26,6 +26,8 @@ export interface ScannedPage {
   /** Faces that it measures lines by, besides. */
   lines: LineFace[];
   fontFaces: FontFaceDescriptors[];
+  /** Files that it links, and those that they import. */
+  stylesheets: string[];
   preloads: Preload[];
   /** Scripts of a page that has hardly any text without them. */
   scripts: number;
@@ -117,11 +119,13 @@ export class PageScanner {
     const source = this.stylesheets.for(page, base);
     const sheets = new Map<SiteElement | undefined, PageSheet[]>();
     const fontFaces: FontFaceDescriptors[] = [];
+    const files: string[] = [];
     const counterStyles = new Map<string, ReadonlyMap<string, string>>();
     const namedFeatures = new Set<string>();
     for (const tree of treesWithin(root)) {
       const found = await stylesheetsOf(tree, page.page, source);
       sheets.set(tree === root ? undefined : tree, found.sheets);
+      files.push(...found.files);
       // CSS Scoping 1, section 3.4: names of faces belong to the page; browsers read those of the page only.
       if (tree === root) fontFaces.push(...found.fontFaces);
       for (const [name, descriptors] of found.counterStyles) counterStyles.set(name, descriptors);
@@ -136,7 +140,8 @@ export class PageScanner {
       this.styles,
       onPiece && ((piece) => onPiece(piece, page.page)),
     );
-    for (const inner of await this.framesIn(page, root, depth)) {
+    const frames = await this.framesIn(page, root, depth);
+    for (const inner of frames) {
       for (const [key, face] of inner.faces) addFace(found.faces, key, face);
       for (const face of inner.lines) found.lines.push({ ...face, screens: onEvery(face) });
       fontFaces.push(...inner.fontFaces);
@@ -145,6 +150,7 @@ export class PageScanner {
       page: page.page,
       ...found,
       fontFaces,
+      stylesheets: [...files, ...frames.flatMap(({ stylesheets }) => stylesheets)],
       preloads: await this.stylesheets.checkPreloads(preloadsOf(root, page.page), page, base),
       scripts: isSource ? scriptsInstead(root) : 0,
       hasScripts: elementsWithin(root).some(isScript),
