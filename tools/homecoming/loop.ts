@@ -6,7 +6,7 @@ import { cli, tree } from '../../test-support/cli.js';
 import { sampleFonts } from '../../test-support/paths.js';
 import { difference, startPhotographer } from './pictures.js';
 import { fileAt, serveCounting, type CountedRequest, type CountingServer } from './serve.js';
-import { startStandIn } from './stand-in.js';
+import { startStandIn, type HostedPackage } from './stand-in.js';
 
 export interface HomecomingRequest {
   /** A folder that is served as a site. */
@@ -20,6 +20,12 @@ export interface HomecomingRequest {
   widths: readonly number[];
   /** What the hosts serve that its pages ask, by host: `hosted/faces.example/a.css`. */
   hosted?: string | undefined;
+  /** Packages whose stylesheets they serve. */
+  packages?: readonly HostedPackage[] | undefined;
+  /** Whether some families are cut so that their partial files can't be joined. */
+  isCutApart?: boolean | undefined;
+  /** `cache-control` of all answers. */
+  caching?: string | undefined;
   /** Where the copy and the pictures that differ stay. */
   keep?: string | undefined;
   say: (line: string) => void;
@@ -31,6 +37,9 @@ export interface HomecomingReport {
   /** Of all pages at 1280 px in the first engine. */
   bytesBefore: number;
   bytesAfter: number;
+  /** Hosts that its pages asked, and ask. */
+  hostsBefore: number;
+  hostsAfter: number;
   problems: string[];
 }
 
@@ -52,7 +61,7 @@ export interface BothStates {
 
 export type Preparation = Pick<
   HomecomingRequest,
-  'site' | 'pages' | 'mostPages' | 'runsScripts' | 'hosted' | 'say'
+  'site' | 'pages' | 'mostPages' | 'runsScripts' | 'hosted' | 'packages' | 'isCutApart' | 'caching' | 'say'
 >;
 
 /** Adopt, init, build and wire in a copy. @param folder it is made in; emptied before */
@@ -71,12 +80,14 @@ export async function inBothStates(
     upright: readFileSync(join(sampleFonts, 'FerrywakeSans-Variable.ttf')),
     italic: readFileSync(join(sampleFonts, 'FerrywakeSans-VariableItalic.ttf')),
   };
-  const standIn = await startStandIn(request.hosted, familiesNamed(after), drawings);
+  const { hosted, packages, isCutApart, caching } = request;
+  const families = familiesNamed(after);
+  const standIn = await startStandIn({ folder: hosted, packages, families, drawings, isCutApart, caching });
   try {
     askStandIn(after, standIn.origin);
     const before = join(folder, 'before');
     cpSync(after, before, { recursive: true });
-    const stays = await bringHome(project, folder, new URL(standIn.origin).host, request, problems);
+    const stays = await bringHome(project, folder, standIn, request, problems);
     await use({ project, before, after, pages: pagesOf(after, request), standIn, stays });
   } finally {
     await standIn.close();
@@ -91,6 +102,8 @@ export async function homecoming(request: HomecomingRequest): Promise<Homecoming
     differing: 0,
     bytesBefore: 0,
     bytesAfter: 0,
+    hostsBefore: 0,
+    hostsAfter: 0,
     problems: [],
   };
   try {
@@ -106,6 +119,7 @@ export async function homecoming(request: HomecomingRequest): Promise<Homecoming
 }
 
 interface Told {
+  files?: { file: string }[];
   findings?: { code: string; severity: string; message: string; place: { file?: string; url?: string } }[];
 }
 
@@ -113,7 +127,7 @@ interface Told {
 async function bringHome(
   project: string,
   folder: string,
-  host: string,
+  { origin, others = [] }: CountingServer,
   { runsScripts, say }: Preparation,
   problems: string[],
 ): Promise<string> {
@@ -124,8 +138,9 @@ async function bringHome(
     say(`${args.join(' ')}: ${code} (${((Date.now() - started) / 1000).toFixed(1)} s)`);
     return { code, err, told: (out === '' ? {} : JSON.parse(out)) as Told };
   };
+  const hosts = [origin, ...others].map((one) => new URL(one).host);
   const scripts = runsScripts ? ['--run-scripts'] : [];
-  const adopted = await run('adopt', 'site', '--out', 'fonts', '--allow-host', host);
+  const adopted = await run('adopt', 'site', '--out', 'fonts', '--allow-host', ...hosts);
   const isEmpty = /nothing here asks another host/.test(adopted.err);
   if (adopted.err !== '' && !isEmpty) problems.push(`adopt: ${adopted.code} ${adopted.err.trim()}`);
   const failed = (adopted.told.findings ?? [])
@@ -143,7 +158,11 @@ async function bringHome(
   if (wired.code !== 0) problems.push(`wire: ${wired.code} ${wired.err.trim()}`);
   const findings = wired.told.findings ?? [];
   for (const { code, message, place } of findings)
-    if (code === 'drawn-otherwise') problems.push(`wire says: ${place.file}: ${message}`);
+    if (code === 'drawn-otherwise' || code === 'page-held')
+      problems.push(`wire says: ${place.file}: ${message}`);
+  const again = await run('wire', ...scripts);
+  if ((again.told.files ?? []).length > 0)
+    problems.push(`a second wire changes ${again.told.files?.map(({ file }) => file).join(', ')}`);
   return [
     ...failed,
     ...findings.filter(({ code }) => code === 'reference-stays').map(({ message }) => message),
@@ -157,9 +176,10 @@ async function compare(
   folder: string,
 ): Promise<void> {
   const served = [
-    await serveCounting((url) => fileAt(before, url)),
-    await serveCounting((url) => fileAt(after, url)),
+    await serveCounting((url) => fileAt(before, url), request.caching),
+    await serveCounting((url) => fileAt(after, url), request.caching),
   ];
+  const asked = [new Set<string>(), new Set<string>()];
   try {
     for (const engine of request.engines) {
       const photographer = await startPhotographer(engine);
@@ -209,6 +229,9 @@ async function compare(
             if (engine === request.engines[0] && width === request.widths[0]) {
               report.bytesBefore += fetched(shots[0]);
               report.bytesAfter += fetched(shots[1]);
+              for (const [i, hosts] of asked.entries())
+                for (const { path } of shots[i].requests)
+                  if (path.startsWith('host')) hosts.add(path.split('/')[1]);
             }
           }
         }
@@ -217,15 +240,16 @@ async function compare(
       }
     }
   } finally {
+    [report.hostsBefore, report.hostsAfter] = asked.map(({ size }) => size);
     await Promise.all(served.map((server) => server.close()));
   }
 }
 
+const isFile = /\.(css|woff2?|ttf|otf|eot)\b|^host/;
+
 /** Bytes of stylesheets and fonts. */
 const fetched = ({ requests }: Shot): number =>
-  requests
-    .filter(({ path }) => /\.(css|woff2?|ttf|otf|eot)\b|^host/.test(path))
-    .reduce((sum, one) => sum + one.bytes, 0);
+  requests.filter(({ path }) => isFile.test(path)).reduce((sum, one) => sum + one.bytes, 0);
 
 function requestProblems(place: string, before: Shot, after: Shot, stays: string): string[] {
   const problems: string[] = [];
@@ -239,6 +263,12 @@ function requestProblems(place: string, before: Shot, after: Shot, stays: string
     .filter((path) => !stays.includes(path));
   if (hosted.length > 0) problems.push(`${place}: still asks ${[...new Set(hosted)].join(', ')}`);
   const more = fetched(after) - fetched(before);
+  const twice = (shot: Shot) => {
+    const files = shot.requests.filter(({ path }) => isFile.test(path)).map(({ path }) => path);
+    return files.filter((path, i) => files.indexOf(path) !== i);
+  };
+  if (twice(after).length > twice(before).length)
+    problems.push(`${place}: fetches ${[...new Set(twice(after))].join(', ')} more than once`);
   if (more > 0) problems.push(`${place}: fetches ${more} bytes more (${fetched(before)} before)`);
   return problems;
 }

@@ -15,6 +15,8 @@ export interface CountedRequest {
 
 export interface CountingServer {
   origin: string;
+  /** Origins of servers that belong to it. */
+  others?: readonly string[];
   /** Requests since the last call. */
   take: () => CountedRequest[];
   /** What an answer waits for. */
@@ -24,9 +26,13 @@ export interface CountingServer {
 
 const isText = /^text|json|svg|xml/;
 
-/** @param contentOf what is behind a URL; undefined for what isn't there */
+/**
+ * @param contentOf what is behind a URL; undefined for what isn't there
+ * @param caching what is said of how long answers may be kept
+ */
 export async function serveCounting(
   contentOf: (url: string, request: IncomingMessage) => { bytes: Uint8Array; type: string } | undefined,
+  caching = 'max-age=600',
 ): Promise<CountingServer> {
   const requests: CountedRequest[] = [];
   const counting: CountingServer = {
@@ -43,7 +49,7 @@ export async function serveCounting(
     const path = request.url ?? '/';
     await counting.held(path);
     const found = contentOf(path, request);
-    const headers = { 'access-control-allow-origin': '*', 'cache-control': 'max-age=600' };
+    const headers = { 'access-control-allow-origin': '*', 'cache-control': caching };
     if (!found) {
       requests.push({ path, bytes: 0, status: 404 });
       response.writeHead(404, headers).end();
