@@ -353,3 +353,13 @@ export function withLongOutlines(font: Font): Font {
   tables.set('head', head.serialise({ ...font.table(head), indexToLocFormat: 1 }));
   return fontOf('truetype', tables);
 }
+
+/** A, B, C … under U+E000, U+E001, U+E002 …, and nothing else. */
+export function asPictures(font: Font): Font {
+  const first = cmap.glyphIdOf(font.table(cmap), 0x41);
+  const groups = new Uint32Array([0xe000, 0xe019, first]);
+  const subtable = { format: 12, language: 0, groups } as const;
+  const tables = font.tables();
+  const table = { version: 0, encodingRecords: [{ platformID: 3, encodingID: 10, subtable }] };
+  return fontOf(font.flavour, tables.set('cmap', cmap.serialise(table)));
+}

@@ -2,12 +2,11 @@
 import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { openFont, writeFont, type FontFormat } from '#src/core/containers/index.js';
-import { fontOf, type Font } from '#src/core/sfnt/font.js';
 import { subsetFont } from '#src/core/subset/index.js';
-import { cmap } from '#src/core/tables/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { mappedCharacters } from '#src/core/text/mapped-characters.js';
 import { parseUnicodeRanges } from '#src/core/text/parse-ranges.js';
+import { asPictures } from '../../test-support/fonts.js';
 import { readSample, root } from '../../test-support/paths.js';
 
 /** How a font file of the site is made from one of the sample's. */
@@ -38,15 +37,5 @@ async function bytesOf({ font: name, format = 'woff2', ranges, pictures }: MadeF
   const wanted = ranges === undefined ? available : parseUnicodeRanges(ranges);
   const characters = new CodePointSet(wanted.codePoints().filter((one) => available.has(one)));
   const cut = ranges === undefined ? font : subsetFont(font, { characters }).font;
-  return (await writeFont(pictures ? withPictures(cut) : cut, format)).bytes;
-}
-
-/** A, B, C … under U+E000, U+E001, U+E002 …, and nothing else. */
-function withPictures(font: Font): Font {
-  const first = cmap.glyphIdOf(font.table(cmap), 0x41);
-  const groups = new Uint32Array([0xe000, 0xe019, first]);
-  const subtable = { format: 12, language: 0, groups } as const;
-  const tables = font.tables();
-  const table = { version: 0, encodingRecords: [{ platformID: 3, encodingID: 10, subtable }] };
-  return fontOf(font.flavour, tables.set('cmap', cmap.serialise(table)));
+  return (await writeFont(pictures ? asPictures(cut) : cut, format)).bytes;
 }

@@ -70,10 +70,11 @@ export async function drawnOtherwise(
   const [was, is] = [await readings(before, read), await readings(after, read)];
   const isServed = (rule: FaceRule) => isOfHosts(rule, site, folders);
   const own = new Set(kit.manifest.families.map(({ family }) => family.toLowerCase()));
+  const isEdited = new Set(site.pages.flatMap(({ page, address }) => (changed.has(address) ? [page] : [])));
   return [...was].flatMap(([page, first]) => {
     const second = is.get(page);
     if (!second) return [];
-    if (hasLostKit(first, second, own, isServed))
+    if (isEdited.has(page) && hasLostKit(first, second, own, isServed))
       throw new Error(`${page} would ask its host no more, and the kit neither`);
     return otherwiseOn(first, second, own, nameFor, open !== undefined);
   });
