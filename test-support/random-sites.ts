@@ -107,7 +107,7 @@ export const randomSite: fc.Arbitrary<RandomSite> = fc.record({
       }),
     }),
     { minLength: 1, maxLength: 3 },
-  ) as fc.Arbitrary<RandomSite['pages']>,
+  ),
   sharedFamilies: fc.array(fc.boolean(), { minLength: names.length, maxLength: names.length }),
   rest: fc.constantFrom('keep', 'keep', 'drop'),
   without: fc.option(fc.nat(names.length - 1), { freq: 4, nil: undefined }),

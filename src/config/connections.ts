@@ -21,6 +21,9 @@ export const connections = {
   cable: { name: 'cable', rtt: 28, down: 5000, ...usual },
 } as const satisfies Readonly<Record<string, Connection>>;
 
+/** What comes in a round trip: so many bytes more a request may cost before it is worth another one. */
+export const bytesOfRoundTrip = ({ rtt, down }: Pick<Connection, 'rtt' | 'down'>): number => (rtt * down) / 8;
+
 export type ConnectionName = keyof typeof connections;
 
 /** A line by its own numbers. */

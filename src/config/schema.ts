@@ -73,6 +73,14 @@ const charactersSchema = object({
     .test('ranges', 'write ranges as unicode-range does, as in "U+2190-2199"', isRanges)
     .meta(describedBy({ description: 'Ranges that are kept too, as unicode-range writes them.' })),
   also: text().meta(describedBy({ description: 'Characters that are kept too.' })),
+  alphabets: mixed<'auto' | 'none'>()
+    .oneOf(['auto', 'none'] as const, 'write auto or none')
+    .meta(
+      describedBy({
+        description:
+          'Whether what pages draw takes the rest of an alphabet that it has most of, where scripts may write more: auto, if left out, or none.',
+      }),
+    ),
   from: listOfTexts(
     'Files whose texts pages may draw, as globs: catalogues of messages (of JSON and YAML the values), or plain text.',
   ),

@@ -27,6 +27,8 @@ export interface WrittenCharacters {
   /** As `unicode-range` writes them. */
   ranges?: string;
   also?: string;
+  /** Whether what pages draw takes the rest of an alphabet that it has most of, where scripts may write more. */
+  alphabets?: 'auto' | 'none';
   /** Files whose texts pages may draw, as globs: catalogues of messages, or plain text. */
   from?: OneOrMore<string>;
 }

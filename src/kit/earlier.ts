@@ -16,6 +16,7 @@ export function madeFromOf(
     [...wanted.marked].sort(),
     wanted.features,
     wanted.keepsRest,
+    wanted.alphabets && [wanted.alphabets.sets.map((set) => set.toJSON()), wanted.alphabets.mostBytes],
   ];
   const all = [
     version,
@@ -57,7 +58,7 @@ export const earlierCosts = ({ leftOut }: Manifest): Map<string, number> =>
   new Map(leftOut.map(({ madeFrom, bytes }) => [madeFrom, bytes]));
 
 function partOf(
-  { file, slice, format, sha256: digest, characters, stillBytes, apart, findings }: ManifestPart,
+  { file, slice, format, sha256: digest, characters, stillBytes, completed, apart, findings }: ManifestPart,
   read: (file: string) => Uint8Array | undefined,
 ): Part | undefined {
   const bytes = read(file);
@@ -72,6 +73,7 @@ function partOf(
     characters: ranges,
     apart,
     stillBytes,
+    completed: completed && { ...completed, characters: parseUnicodeRanges(completed.characters).ranges() },
     findings,
   };
 }

@@ -99,3 +99,36 @@ test('a face of which the site draws nearly all stays whole', async () => {
     wholeReason: 'the site draws nearly all of it',
   });
 });
+
+describe('alphabets, where scripts may write', () => {
+  const small = 'abcdefghijklmnopqrstuvwxyz';
+  const completedOf = async (wanted: string, mostBytes = 15_000) => {
+    const { font } = openFont(readSample('FerrywakeSans-Regular.ttf'));
+    const sets = [small, small.toUpperCase(), '0123456789'].map((text) => CodePointSet.ofText(text));
+    const cut = await cutParts(plannedFace(font), { ...wantedOf(wanted), alphabets: { sets, mostBytes } });
+    if ('wholeReason' in cut) throw new Error(cut.wholeReason);
+    const { drawn, rest } = cut;
+    expect(inPart(drawn).filter((one) => inPart(rest!).includes(one))).toEqual([]);
+    const { bytes, characters = [] } = drawn.completed ?? {};
+    const has = characters.flatMap(([first, last]) =>
+      Array.from({ length: last - first + 1 }, (_, i) => String.fromCodePoint(first + i)),
+    );
+    return { has: has.join(''), bytes, drawn };
+  };
+
+  test.each([
+    ['most of the small letters', 'abcdefghijklmnopr', 'qstuvwxyz'],
+    ['half of them', 'abcdefghijklm', ''],
+    ['all of them and some capitals', `${small}ABC`, ''],
+    ['most digits', '123456', '789'],
+  ])('of %s', async (_, wanted, completed) => {
+    expect((await completedOf(wanted)).has).toBe(completed);
+  });
+
+  test('they weigh what the report says, and stay in the rest where that is too much', async () => {
+    const wanted = 'abcdefghijklmnopr';
+    const { bytes, drawn } = await completedOf(wanted);
+    const { has, drawn: plain } = await completedOf(wanted, bytes! - 1);
+    expect([has, drawn.bytes.length - plain.bytes.length]).toEqual(['', bytes]);
+  });
+});

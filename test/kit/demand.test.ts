@@ -3,6 +3,8 @@ import { openFont } from '#src/core/containers/index.js';
 import { subsetFont } from '#src/core/subset/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { overBudget } from '#src/kit/budget.js';
+import type { KitConfig } from '#src/config/schema.js';
+import { cutToDemand } from '#src/kit/planning/cut.js';
 import { demandOnKit, type DemandingPage } from '#src/kit/planning/demand.js';
 import type { ChosenFace, ChosenFamily, Manifest } from '#src/kit/index.js';
 import type { PageFace } from '#src/site/usage/page-face.js';
@@ -60,6 +62,7 @@ const asking = (
 const pageOf = (faces: [string, PageFace][], more: Partial<DemandingPage> = {}): DemandingPage => ({
   page: 'a.html',
   languages: ['en'],
+  hasScripts: false,
   faces: new Map(faces),
   lines: [],
   declared: [],
@@ -154,6 +157,32 @@ test('a page fetches what it draws or measures lines by, on some screens; not wh
   expect([...demand.get(regular)!.fetched]).toEqual([['a.html', new Set([0, 1])]]);
   expect([...demand.get(bold)!.fetched]).toEqual([]);
   expect(demand.has(code)).toBe(false);
+});
+
+test.each<[string, Partial<DemandingPage>, 'keep' | 'drop', 'auto' | 'none' | undefined, string[]]>([
+  ['no scripts', {}, 'keep', undefined, []],
+  ['scripts', { hasScripts: true }, 'keep', undefined, ['0-9', 'a-z', 'A-Z']],
+  [
+    'scripts, in a language that nobody knows',
+    { hasScripts: true, languages: ['x-pier'] },
+    'keep',
+    'auto',
+    ['0-9'],
+  ],
+  ['scripts, in Japanese', { hasScripts: true, languages: ['ja'] }, 'keep', 'auto', ['0-9']],
+  ['scripts, and a config that says no', { hasScripts: true }, 'keep', 'none', []],
+  ['scripts, and no rest', { hasScripts: true }, 'drop', undefined, []],
+])('alphabets of pages with %s', async (_, more, rest, alphabets, expected) => {
+  const plan = planOf(faceOf('Sans', 400));
+  const loading = { connections: ['slow phone' as const, { rtt: 100, down: 400 }] };
+  const config = { families: [{}], characters: { alphabets }, rest, loading } as unknown as KitConfig;
+  const demand = demandOnKit([pageOf([asking(['Sans'], 'pier')], more)], plan);
+  const { families } = await cutToDemand(plan, demand, config);
+  const { sets = [], mostBytes } = families[0].faces[0].cut?.alphabets ?? {};
+  const ends = sets.map((set) =>
+    [set.codePoints()[0], set.codePoints().at(-1)!].map((one) => String.fromCodePoint(one)).join('-'),
+  );
+  expect([ends, mostBytes]).toEqual([expected, expected.length > 0 ? 5000 : undefined]);
 });
 
 describe('a budget', () => {

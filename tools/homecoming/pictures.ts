@@ -18,7 +18,7 @@ const heldStill = `(() => {
   Math.random = () => (seed = (seed * 16807) % 2147483647) / 2147483647;
   const still = () => {
     const style = document.createElement('style');
-    style.textContent = '*, ::before, ::after { animation: none !important; transition: none !important; caret-color: transparent !important; scroll-behavior: auto !important }';
+    style.textContent = '*, ::before, ::after { animation: none !important; transition: none !important; caret-color: transparent !important; scroll-behavior: auto !important } video { visibility: hidden !important }';
     (document.head ?? document.documentElement).append(style);
   };
   document.addEventListener('DOMContentLoaded', still);
@@ -98,6 +98,7 @@ export async function startPhotographer(engine: Exclude<EngineName, 'webkit'>): 
         // The stock Firefox knows no screen orientation, which is set after the size.
         await page.setViewport({ width, height: 800 }).catch(() => undefined);
         await page.goto(url, { waitUntil: 'load', timeout: 20_000 }).catch(ifLate);
+        await page.waitForFunction('location.href !== "about:blank" && document.body !== null');
         await page.waitForNetworkIdle({ idleTime: patience, timeout: 10_000 }).catch(ifLate);
         await page.evaluate(settled);
         const shot = async () => {
@@ -125,9 +126,9 @@ export async function startPhotographer(engine: Exclude<EngineName, 'webkit'>): 
   };
 }
 
-/** A page that never comes to rest is drawn as it is. */
+/** A page that never comes to rest is drawn as it is; so is one that has another host in a frame, which Firefox calls an error. */
 function ifLate(cause: unknown): void {
-  if (!/timeout/i.test(String(cause))) throw cause;
+  if (!/timeout|Address rejected/i.test(String(cause))) throw cause;
 }
 
 export interface Difference {

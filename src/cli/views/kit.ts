@@ -1,6 +1,7 @@
 import colors from 'picocolors';
 import { placeText } from '../../errors.js';
 import type { Finding } from '../../findings.js';
+import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { whyWhole } from '../../kit/planning/made.js';
 import type { Manifest, ManifestFace } from '../../kit/index.js';
 import { movedParagraphs } from './moves.js';
@@ -69,6 +70,7 @@ export function kitLines(manifest: Manifest, folder: string, changed: boolean, a
       face.findings.map(({ message }) => `${family}: ${face.source.path}: ${message}`),
     ),
     ...wholeNotes(faces),
+    ...completedNotes(faces),
     ...apartNotes(faces.map(({ face }) => face)),
     ...faces.flatMap(({ family, face }) => demandNotes(family, face)),
     ...languageNotes(faces),
@@ -159,7 +161,7 @@ function languageNotes(faces: readonly { family: string; face: ManifestFace }[])
   for (const { family, face } of faces) {
     const languages = face.demand?.languages.join(', ') ?? '';
     if (languages === '') continue;
-    const name = `${family} ${face.weight.replace(' ', '–')}${face.style === 'normal' ? '' : ` ${face.style}`}`;
+    const name = faceName(family, face);
     found.set(languages, [...(found.get(languages) ?? []), name]);
   }
   return [...found].map(
@@ -167,6 +169,21 @@ function languageNotes(faces: readonly { family: string; face: ManifestFace }[])
       `${names.length === faces.length ? 'every face' : names.join(', ')}: ${languages} came in, as visitors type in it or a script brings the text`,
   );
 }
+
+const faceName = (family: string, { weight, style }: ManifestFace): string =>
+  `${family} ${weight.replace(' ', '–')}${style === 'normal' ? '' : ` ${style}`}`;
+
+/** What came in for what scripts may write, as they may write any word. */
+const completedNotes = (faces: readonly { family: string; face: ManifestFace }[]): string[] =>
+  faces.flatMap(({ family, face }) =>
+    face.parts.flatMap(({ completed }) => {
+      if (!completed) return [];
+      const characters = count(parseUnicodeRanges(completed.characters).size, 'more character');
+      return [
+        `${faceName(family, face)}: ${characters} came in for ${kilobytes(completed.bytes)}, as scripts may write them and a second part would take a request (characters: { alphabets: none } leaves them out)`,
+      ];
+    }),
+  );
 
 /** What a visitor's text loses between two parts, of all faces. */
 function apartNotes(faces: readonly ManifestFace[]): string[] {
@@ -189,7 +206,7 @@ function wholeNotes(faces: readonly { family: string; face: ManifestFace }[]): s
   for (const { family, face } of faces) {
     const whole = whyWhole(face);
     if (!whole) continue;
-    const name = `${family} ${face.weight.replace(' ', '–')}${face.style === 'normal' ? '' : ` ${face.style}`}`;
+    const name = faceName(family, face);
     reasons.set(whole.message, [...(reasons.get(whole.message) ?? []), name]);
   }
   return [...reasons].map(

@@ -104,6 +104,8 @@ export interface ManifestPart {
   characters: string;
   /** Of a variable face: what the same would weigh without its axes. */
   stillBytes?: number;
+  /** What it has for what scripts may write, besides what pages draw, and what that weighs in bytes. */
+  completed?: { characters: string; bytes: number };
   /** Of a rest: what takes letters of both parts, and is lost between them; no text of the pages has any. */
   apart?: SetApart;
   /** What of the source it doesn't carry, what was changed inside for old browsers, and why it is the whole. */
@@ -245,6 +247,9 @@ function manifestFace(face: KitFace, base: string): ManifestFace {
       sha256: made.sha256,
       characters: unicodeRangeText(made.characters),
       ...(made.stillBytes === undefined ? {} : { stillBytes: made.stillBytes }),
+      ...(made.completed === undefined
+        ? {}
+        : { completed: { ...made.completed, characters: unicodeRangeText(made.completed.characters) } }),
       ...(made.apart === undefined ? {} : { apart: made.apart }),
       findings: made.findings,
     })),

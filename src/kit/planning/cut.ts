@@ -1,5 +1,6 @@
 // The second step of a plan: what each face is cut to, and which are left out
 
+import { bytesOfRoundTrip, connections } from '../../config/connections.js';
 import type { KitConfig } from '../../config/schema.js';
 import { faceKey } from '../../core/face/index.js';
 import { CodePointSet } from '../../core/text/code-point-set.js';
@@ -18,6 +19,16 @@ export interface Cut {
   features: readonly string[];
   /** Whether what is beyond goes into a second part. */
   keepsRest: boolean;
+  /** What scripts may write besides, which is taken along where it costs little. */
+  alphabets?: Alphabets | undefined;
+}
+
+/** Letters that words are made of together: what pages draw most of is taken whole. */
+export interface Alphabets {
+  /** Small letters, capitals and digits, of each language. */
+  sets: readonly CodePointSet[];
+  /** What they may cost, in bytes of the file: as much as another request does. */
+  mostBytes: number;
 }
 
 /** Why a face is there. */
@@ -67,8 +78,13 @@ type CharactersConfig = KitConfig['characters'];
 export async function cutToDemand(
   families: readonly ChosenFamily[],
   demand: ReadonlyMap<ChosenFace, FaceDemand>,
-  config: Pick<KitConfig, 'families' | 'characters' | 'rest'>,
+  config: Pick<KitConfig, 'families' | 'characters' | 'rest' | 'loading'>,
 ): Promise<CutFamilies> {
+  const mostBytes = Math.min(
+    ...config.loading.connections.map((one) =>
+      bytesOfRoundTrip(typeof one === 'string' ? connections[one] : one),
+    ),
+  );
   const leftOut: CutFace[] = [];
   const kept: CutFamily[] = [];
   for (const [i, family] of families.entries()) {
@@ -83,13 +99,19 @@ export async function cutToDemand(
         continue;
       }
       if (isDrawn && !face.isListed && !own) {
-        leftOut.push({ ...face, cut: await cutFor(mostOf(family.faces, demand), {}, 'drop', true) });
+        leftOut.push({ ...face, cut: await cutFor(mostOf(family.faces, demand), {}, 'drop', true, 0) });
         continue;
       }
       const sharing = family.faces
         .filter((other) => areOfOneFile(face, other))
         .flatMap((other) => demand.get(other) ?? []);
-      const cut = await cutFor(sharing.length > 0 ? sharing : undefined, characters, config.rest, isDrawn);
+      const cut = await cutFor(
+        sharing.length > 0 ? sharing : undefined,
+        characters,
+        config.rest,
+        isDrawn,
+        mostBytes,
+      );
       faces.push({ ...face, ...(cut ? { cut } : {}), ...(own ? { demand: toldOf(own) } : {}) });
     }
     kept.push({ ...family, faces });
@@ -119,12 +141,17 @@ function mostOf(family: readonly ChosenFace[], demand: ReadonlyMap<ChosenFace, F
   return all.sort((a, b) => b.characters.size - a.characters.size).slice(0, 1);
 }
 
-/** @param isDrawn whether pages draw another face of the family @returns undefined where it stays whole */
+/**
+ * @param isDrawn whether pages draw another face of the family
+ * @param mostBytes that alphabets may cost
+ * @returns undefined where it stays whole
+ */
 async function cutFor(
   demand: readonly FaceDemand[] | undefined,
   config: CharactersConfig,
   rest: KitConfig['rest'],
   isDrawn: boolean,
+  mostBytes: number,
 ): Promise<Cut | undefined> {
   if (!demand && !isDrawn && !config) return undefined;
   const characters = await askedBy(config);
@@ -133,6 +160,9 @@ async function cutFor(
     characters.addAll(await charactersOf(one.languages, false));
   }
   if (characters.size === 0) return undefined;
+  const scripted = new Set((demand ?? []).flatMap((one) => [...one.scripted]));
+  const isCompleted = rest === 'keep' && config?.alphabets !== 'none';
+  const sets = isCompleted ? await alphabetsOf(scripted) : [];
   return {
     characters,
     marked: new Set([
@@ -141,6 +171,7 @@ async function cutFor(
     ]),
     features: [...new Set((demand ?? []).flatMap((one) => [...one.features]))].sort(),
     keepsRest: rest === 'keep',
+    ...(sets.length > 0 ? { alphabets: { sets, mostBytes } } : {}),
   };
 }
 
@@ -181,6 +212,32 @@ async function askedBy(config: CharactersConfig): Promise<CodePointSet> {
   characters.addAll(await charactersOf(languages, true));
   return characters;
 }
+
+const digits = CodePointSet.ofText('0123456789');
+
+/** Small letters, capitals and digits of languages, as far as those are known. */
+async function alphabetsOf(languages: ReadonlySet<string>): Promise<CodePointSet[]> {
+  if (languages.size === 0) return [];
+  const { lettersOfLanguage } = await import('../../core/text/requested-language.js');
+  const sets = new Map([[digits.toJSON(), digits]]);
+  for (const tag of languages) {
+    try {
+      const all = lettersOfLanguage(tag).letters.codePoints();
+      const small = all.map((one) => String.fromCodePoint(one)).filter((one) => one.toLowerCase() === one);
+      for (const form of [small, small.map((one) => one.toUpperCase())]) {
+        const set = CodePointSet.ofText(form.filter((one) => [...one].length === 1).join(''));
+        if (set.size <= largestAlphabet) sets.set(set.toJSON(), set);
+      }
+    } catch (cause) {
+      // Pages may say anything.
+      if (!(cause instanceof DenseGlyphError)) throw cause;
+    }
+  }
+  return [...sets.values()];
+}
+
+/** Syllables and ideographs are no alphabet. */
+const largestAlphabet = 100;
 
 /** @param areKnown whether a language that isn't known is a mistake; pages may say anything */
 async function charactersOf(languages: Iterable<string>, areKnown: boolean): Promise<CodePointSet> {

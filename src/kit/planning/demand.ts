@@ -26,6 +26,8 @@ export interface DemandingPage {
   declared: readonly string[];
   /** Scripts of a page that has hardly any text without them. */
   scripts: number;
+  /** Whether it has scripts at all, which may write other text. */
+  hasScripts: boolean;
 }
 
 /** What pages ask of a face of the kit. */
@@ -45,6 +47,8 @@ export interface FaceDemand {
   rules: Map<string, AskingRule & { pieces: number }>;
   /** Languages of fields that visitors type into, and of pages that a script fills. */
   languages: Set<string>;
+  /** Languages of pages that draw it and have scripts. */
+  scripted: Set<string>;
   /** Elements that bring characters which none before them has. */
   places: DemandingPlace[];
   /** The characters of those. */
@@ -149,6 +153,7 @@ function demandOf(face: ChosenFace, demand: Map<ChosenFace, FaceDemand>): FaceDe
       weights: new Set(),
       rules: new Map(),
       languages: new Set(),
+      scripted: new Set(),
       places: [],
       placed: new CodePointSet(),
     };
@@ -159,7 +164,7 @@ function demandOf(face: ChosenFace, demand: Map<ChosenFace, FaceDemand>): FaceDe
 
 function addDemand(
   demand: FaceDemand,
-  { page, languages }: DemandingPage,
+  { page, languages, hasScripts }: DemandingPage,
   face: PageFace,
   characters: readonly number[],
 ): void {
@@ -167,6 +172,7 @@ function addDemand(
   for (const character of characters) if (face.marked.has(character)) demand.marked.add(character);
   for (const tag of face.features) demand.features.add(tag);
   for (const language of face.typedIn) demand.languages.add(language);
+  if (hasScripts) for (const language of languages) demand.scripted.add(language);
   const drawn = characters.filter((character) => face.drawn.has(character));
   demand.pages.set(page, new Set([...(demand.pages.get(page) ?? []), ...drawn]));
   demand.weights.add(face.asked.weight);

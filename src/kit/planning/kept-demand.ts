@@ -41,6 +41,8 @@ export interface KeptAsks {
   declared: string[];
   /** Scripts of a page that has hardly any text without them. */
   scripts: number;
+  /** Whether it has any. */
+  hasScripts?: true;
 }
 
 /** How a page sets its text: blocks by the widths of screens, their styles by number. */
@@ -68,11 +70,12 @@ const charactersOf = (ranges: string): Set<number> => new Set(parseUnicodeRanges
 const sorted = (numbers: Iterable<number>): number[] => [...numbers].sort((a, b) => a - b);
 
 /** What a page asks for, as JSON has it. */
-export const keptAsks = ({ faces, lines, declared, scripts }: DemandingPage): KeptAsks => ({
+export const keptAsks = ({ faces, lines, declared, scripts, hasScripts }: DemandingPage): KeptAsks => ({
   asks: Array.from(faces.values(), keptAsk),
   lines: lines.map(({ asked, stack, screens }) => ({ asked, stack: [...stack], screens: sorted(screens) })),
   declared: [...new Set(declared)],
   scripts,
+  ...(hasScripts ? { hasScripts: true } : {}),
 });
 
 const keptAsk = (face: PageFace): KeptAsk => ({
@@ -100,6 +103,7 @@ export const demandOfKept = ({
   lines,
   declared,
   scripts,
+  hasScripts,
 }: KeptPage): DemandingPage => ({
   page,
   languages,
@@ -107,6 +111,7 @@ export const demandOfKept = ({
   lines: lines.map(({ asked, stack, screens }): LineFace => ({ asked, stack, screens: new Set(screens) })),
   declared,
   scripts,
+  hasScripts: hasScripts ?? false,
 });
 
 const ruleKey = ({ file, line, selector, property }: AskingRule): string =>

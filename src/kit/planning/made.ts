@@ -23,6 +23,8 @@ export interface Part {
   findings: readonly Finding[];
   /** Of a variable face: what the same would weigh without its axes, at the start of them. */
   stillBytes?: number | undefined;
+  /** What it has of alphabets for what scripts may write, and what that weighs. */
+  completed?: { characters: CodePointRanges; bytes: number } | undefined;
   /** Of a rest: what takes letters of both parts, and is lost between them. */
   apart?: SetApart | undefined;
 }

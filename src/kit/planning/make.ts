@@ -72,7 +72,13 @@ function byFile(faces: readonly CutFace[]): CutFace[][] {
   const groups = new Map<string, CutFace[]>();
   for (const face of faces) {
     const { source, cut } = face;
-    const wanted = cut && [cut.characters.toJSON(), [...cut.marked].sort(), cut.features, cut.keepsRest];
+    const wanted = cut && [
+      cut.characters.toJSON(),
+      [...cut.marked].sort(),
+      cut.features,
+      cut.keepsRest,
+      cut.alphabets,
+    ];
     const key = JSON.stringify([face.family, source.path, source.ranges ?? null, wanted ?? null]);
     groups.set(key, [...(groups.get(key) ?? []), face]);
   }

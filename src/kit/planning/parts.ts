@@ -109,26 +109,66 @@ export async function cutParts(
   if (site.size === 0) return { wholeReason: 'no page draws it' };
   if (site.size > available.size * nearlyAll) return { wholeReason: 'the site draws nearly all of it' };
   try {
-    const first = cutFont(face, 'drawn', site, wanted);
-    const beyond = new CodePointSet(
-      rest.codePoints().filter((character) => !first.characters.has(character)),
-    );
-    if (!wanted.keepsRest || beyond.size === 0)
-      return { drawn: await madePart(face, 'drawn', first), rest: undefined };
-    const second = cutFont(face, 'rest', beyond, wanted);
-    // Compressing has threads of its own.
-    const [drawn, other] = await Promise.all([
-      madePart(face, 'drawn', first),
-      madePart(face, 'rest', second),
-    ]);
+    const { drawn, characters } = await drawnPart(face, site, available, wanted);
+    const beyond = new CodePointSet(rest.codePoints().filter((character) => !characters.has(character)));
+    if (!wanted.keepsRest || beyond.size === 0) return { drawn, rest: undefined };
+    const other = await madePart(face, 'rest', cutFont(face, 'rest', beyond, wanted));
     return {
       drawn,
-      rest: { ...other, apart: setApart(font, glyphsOf(font, first.characters), glyphsOf(font, beyond)) },
+      rest: { ...other, apart: setApart(font, glyphsOf(font, characters), glyphsOf(font, beyond)) },
     };
   } catch (cause) {
     if (!(cause instanceof DenseGlyphError) || cause.code !== 'subset-impossible') throw cause;
     return { wholeReason: cause.reason };
   }
+}
+
+/**
+ * What the site draws, with the rest of alphabets that it has most of where scripts may write more: a word in two parts has no
+ * kerning between them, and the second one is another request.
+ */
+async function drawnPart(
+  face: CutFace,
+  site: CodePointSet,
+  available: CodePointSet,
+  wanted: Cut,
+): Promise<{ drawn: Part; characters: CodePointSet }> {
+  const plain = cutFont(face, 'drawn', site, wanted);
+  const lacking = lackingOf(wanted.alphabets?.sets ?? [], plain.characters, available);
+  if (lacking.size === 0)
+    return { drawn: await madePart(face, 'drawn', plain), characters: plain.characters };
+  const all = divided(
+    new CodePointSet([...site.codePoints(), ...lacking.codePoints()]),
+    available,
+    wanted.marked,
+  );
+  const fuller = cutFont(face, 'drawn', all.site, wanted);
+  // Compressing has threads of its own.
+  const [alone, completed] = await Promise.all([
+    madePart(face, 'drawn', plain),
+    madePart(face, 'drawn', fuller),
+  ]);
+  const bytes = completed.bytes.length - alone.bytes.length;
+  if (bytes > wanted.alphabets!.mostBytes) return { drawn: alone, characters: plain.characters };
+  return {
+    drawn: { ...completed, completed: { characters: lacking.ranges(), bytes } },
+    characters: fuller.characters,
+  };
+}
+
+/** Of alphabets that a part has most of, what it lacks of what the face has. */
+function lackingOf(
+  alphabets: readonly CodePointSet[],
+  part: CodePointSet,
+  available: CodePointSet,
+): CodePointSet {
+  const lacking = new CodePointSet();
+  for (const alphabet of alphabets) {
+    const own = alphabet.codePoints().filter((one) => available.has(one));
+    const missing = own.filter((one) => !part.has(one));
+    if (missing.length * 2 < own.length) for (const one of missing) lacking.add(one);
+  }
+  return lacking;
 }
 
 function glyphsOf(font: Font, characters: CodePointSet): GlyphsOfPart {

@@ -13,12 +13,17 @@ export const demandingPage = ({
   lines,
   fontFaces,
   scripts,
-}: Pick<ScannedPage, 'page' | 'languages' | 'faces' | 'lines' | 'fontFaces' | 'scripts'>): DemandingPage => ({
+  hasScripts,
+}: Pick<
+  ScannedPage,
+  'page' | 'languages' | 'faces' | 'lines' | 'fontFaces' | 'scripts' | 'hasScripts'
+>): DemandingPage => ({
   page,
   languages,
   faces,
   lines,
   scripts,
+  hasScripts,
   declared: fontFaces.map(({ family }) => family),
 });
 
