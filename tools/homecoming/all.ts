@@ -53,6 +53,7 @@ const onSite = (site: PublicSite, request: Omit<AllRequest, 'slugs'>): Promise<H
     widths: [1280, 390],
     packages: hostedPackages(),
     isCutApart: true,
+    isTrimmed: true,
   });
 
 const kilobytes = (bytes: number) => `${(bytes / 1000).toFixed(1)} kB`;

@@ -14,6 +14,8 @@ export interface HomecomingRequest {
   /** Globs of its pages; all if none is named. */
   pages: readonly string[];
   mostPages: number;
+  /** Whether the copy has no other pages. */
+  isTrimmed?: boolean | undefined;
   runsScripts: boolean;
   engines: readonly ('chromium' | 'firefox')[];
   /** Of the window, in CSS pixels. */
@@ -61,7 +63,16 @@ export interface BothStates {
 
 export type Preparation = Pick<
   HomecomingRequest,
-  'site' | 'pages' | 'mostPages' | 'runsScripts' | 'hosted' | 'packages' | 'isCutApart' | 'caching' | 'say'
+  | 'site'
+  | 'pages'
+  | 'mostPages'
+  | 'isTrimmed'
+  | 'runsScripts'
+  | 'hosted'
+  | 'packages'
+  | 'isCutApart'
+  | 'caching'
+  | 'say'
 >;
 
 /** Adopt, init, build and wire in a copy. @param folder it is made in; emptied before */
@@ -76,6 +87,7 @@ export async function inBothStates(
   const after = join(project, 'site');
   mkdirSync(project, { recursive: true });
   cpSync(request.site, after, { recursive: true, filter: (path) => basename(path) !== 'node_modules' });
+  if (request.isTrimmed) keepPages(after, request);
   const drawings = {
     upright: readFileSync(join(sampleFonts, 'FerrywakeSans-Variable.ttf')),
     italic: readFileSync(join(sampleFonts, 'FerrywakeSans-VariableItalic.ttf')),
@@ -314,6 +326,13 @@ export function pagesOf(site: string, { pages, mostPages }: Preparation): string
   const chosen = globSync(globs, { cwd: site, ignore: ['**/type/**', '**/node_modules/**'] }).sort();
   const step = Math.max(1, chosen.length / mostPages);
   return chosen.filter((_, i) => Math.floor(i / step) !== Math.floor((i - 1) / step)).slice(0, mostPages);
+}
+
+/** Takes other pages out of a copy. */
+function keepPages(site: string, request: Preparation): void {
+  const kept = new Set(pagesOf(site, request));
+  for (const page of globSync(['**/*.{html,htm,xhtml}'], { cwd: site }))
+    if (!kept.has(page)) rmSync(join(site, page));
 }
 
 /** What of the site isn't as it was, but for the kit. */

@@ -180,7 +180,7 @@ const completedNotes = (faces: readonly { family: string; face: ManifestFace }[]
       if (!completed) return [];
       const characters = count(parseUnicodeRanges(completed.characters).size, 'more character');
       return [
-        `${faceName(family, face)}: ${characters} came in for ${kilobytes(completed.bytes)}, as scripts may write them and a second part would take a request (characters: { alphabets: none } leaves them out)`,
+        `${faceName(family, face)}: ${characters} came in, ${kilobytes(completed.bytes)}, for what scripts may write; from the rest it would take another request (characters: { alphabets: none } leaves it out)`,
       ];
     }),
   );
