@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { homecoming } from '../../tools/homecoming/loop.js';
+import { publicSites, siteFolder } from '../../tools/homecoming/public-sites.js';
 import { writePatterns } from '../../tools/homecoming/patterns.js';
 import { availableEngines } from '../../test-support/engines.js';
 
@@ -29,3 +30,26 @@ test('a site with every pattern that once changed in silence is drawn as before,
   expect(report.pictures).toBe(engines.length * 9);
   expect(report.bytesAfter).toBeLessThan(report.bytesBefore / 2);
 }, 300_000);
+
+// `npm run homecoming -- --all` looks at all of them.
+test.each(publicSites.filter(({ slug }) => ['skeleton', 'typicons', 'paper-dashboard'].includes(slug)))(
+  'the public site $slug is drawn as before, asks no host, and comes back',
+  async (site) => {
+    const engines = availableEngines().filter((name) => name !== 'webkit');
+    const report = await homecoming({
+      site: siteFolder(site),
+      pages: site.pages ?? [],
+      mostPages: 1,
+      isTrimmed: true,
+      isCutApart: true,
+      runsScripts: true,
+      packages: [],
+      engines,
+      widths: [1280],
+      say: () => undefined,
+    });
+    expect(report.problems).toEqual([]);
+    expect([report.pictures, report.hostsAfter]).toEqual([engines.length, 0]);
+  },
+  300_000,
+);

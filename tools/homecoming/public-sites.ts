@@ -26,7 +26,10 @@ const { sites, hosted } = JSON.parse(readFileSync(join(root, 'tools/homecoming/s
 export const publicSites: readonly PublicSite[] = sites;
 
 /** Where a package is, unpacked; fetched where it isn't here yet. @throws Error where it can't be had */
-export function packageFolder(name: string): string {
+function packageFolder(name: string): string {
+  const [own, version] = name.split(/(?!^)@/);
+  const installed = join(root, 'node_modules', own);
+  if (existsSync(installed) && versionOf(installed) === version) return installed;
   const folder = join(root, 'build/public', name.replace(/[/@]+/g, '-').replace(/^-/, ''));
   if (existsSync(folder)) return folder;
   const making = `${folder}.making`;
@@ -40,6 +43,9 @@ export function packageFolder(name: string): string {
   renameSync(making, folder);
   return folder;
 }
+
+const versionOf = (folder: string): string =>
+  (JSON.parse(readFileSync(join(folder, 'package.json'), 'utf8')) as { version: string }).version;
 
 export const siteFolder = (site: PublicSite): string => join(packageFolder(site.package), site.root ?? '.');
 

@@ -4,12 +4,19 @@ import { DenseGlyphError } from '../../errors.js';
 import type { Site } from '../../site/scanning/site.js';
 import type { FaceRule, Supply } from '../../site/usage/declared-faces.js';
 
-/** Notes at the rules of some pages what their files hold, where they are at hand. */
+/** What files hold that were opened, by where they are. */
+export type KnownSupplies = Map<string, Supply | undefined>;
+
+/**
+ * Notes at the rules of some pages what their files hold, where they are at hand.
+ *
+ * @param known those that were opened before, and are then
+ */
 export async function addSupplies(
   pages: readonly { rules: readonly FaceRule[] }[],
   site: Pick<Site, 'read'>,
+  known: KnownSupplies = new Map(),
 ): Promise<void> {
-  const known = new Map<string, Supply | undefined>();
   const rules = new Set(pages.flatMap((page) => page.rules));
   for (const rule of rules) {
     const address = rule.source?.address;

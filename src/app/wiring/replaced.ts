@@ -22,9 +22,22 @@ import type { PageReference } from '../../site/edits/page-edits.js';
 import type { Verdict } from '../../site/edits/stylesheet-edits.js';
 import { faceRuleOf, type FaceRule } from '../../site/usage/declared-faces.js';
 import { isOfHost, type AdoptedFolder } from '../adoption/adopted-sheets.js';
-import { addSupplies } from '../scanning/font-supplies.js';
+import { addSupplies, type KnownSupplies } from '../scanning/font-supplies.js';
 import type { FoundOnSite } from '../scanning/scan-threads.js';
 import { kitBase, type KitAtHand } from './kit-at-hand.js';
+
+export interface ReplacedRequest {
+  /** On the pages as they are. */
+  found: FoundOnSite;
+  site: SiteFolder;
+  kit: KitAtHand;
+  folders: readonly AdoptedFolder[];
+  /** Whether the kit has what its faces have beyond the pages. */
+  keepsRest: boolean;
+  /** Files that stay as they are, as scan names them. */
+  held: ReadonlySet<string>;
+  supplies: KnownSupplies;
+}
 
 /** What a kit replaces on a site: decided once, before anything is changed. */
 export class Replaced {
@@ -59,18 +72,15 @@ export class Replaced {
     );
   }
 
-  /**
-   * @param found on the pages as they are @param keepsRest whether the kit has what its faces have beyond the pages
-   * @param held files that stay as they are, as scan names them
-   */
-  static async on(
-    found: FoundOnSite,
-    site: SiteFolder,
-    kit: KitAtHand,
-    folders: readonly AdoptedFolder[],
-    keepsRest: boolean,
-    held: ReadonlySet<string>,
-  ): Promise<Replaced> {
+  static async on({
+    found,
+    site,
+    kit,
+    folders,
+    keepsRest,
+    held,
+    supplies,
+  }: ReplacedRequest): Promise<Replaced> {
     const replaced = new Replaced(site, kit, folders);
     const rules = new Map<string, FaceRule>();
     for (const { fontFaces } of found.pages)
@@ -78,7 +88,8 @@ export class Replaced {
         if (replaced.families.has(face.family.toLowerCase()))
           rules.set(fateKey(face, face.file), faceRuleOf(face));
     const own = [...rules.values()];
-    await addSupplies([{ rules: own }], { read: (address) => site.read(address).catch(() => undefined) });
+    const read = (address: string) => site.read(address).catch(() => undefined);
+    await addSupplies([{ rules: own }], { read }, supplies);
     const bySheet = new Map<string, FaceRule[]>();
     for (const rule of own) bySheet.set(rule.rule.file, [...(bySheet.get(rule.rule.file) ?? []), rule]);
     const shipped = shippedIn(kit.manifest, keepsRest);

@@ -15,7 +15,7 @@ import {
 import { isOfHost, type AdoptedFolder } from '../adoption/adopted-sheets.js';
 import type { OnProgress } from '../progress.js';
 import type { OpenedSite } from '../scanning/open-site.js';
-import { addSupplies } from '../scanning/font-supplies.js';
+import { addSupplies, type KnownSupplies } from '../scanning/font-supplies.js';
 import { scannedSite, type FoundOnSite } from '../scanning/scan-threads.js';
 import type { KitAtHand } from './kit-at-hand.js';
 import { pathIn } from './pages.js';
@@ -51,11 +51,13 @@ export async function drawnOtherwise(
   {
     kit,
     folders,
+    supplies,
     nameFor = () => undefined,
     open,
   }: {
     kit: KitAtHand;
     folders: readonly AdoptedFolder[];
+    supplies: KnownSupplies;
     nameFor?: ((family: string) => string | undefined) | undefined;
     open: OpenPages | undefined;
   },
@@ -66,8 +68,7 @@ export async function drawnOtherwise(
   const opened = await open?.(changed);
   const after = await scannedSite({ ...next, pages: opened?.site.pages ?? next.pages }, false, progress);
   await opened?.end();
-  const read = (address: string) => Promise.resolve(changed.get(address) ?? bytesAt(address));
-  const [was, is] = [await readings(before, read), await readings(after, read)];
+  const [was, is] = [await readings(before, supplies), await readings(after, supplies)];
   const isServed = (rule: FaceRule) => isOfHosts(rule, site, folders);
   const own = new Set(kit.manifest.families.map(({ family }) => family.toLowerCase()));
   const isEdited = new Set(site.pages.flatMap(({ page, address }) => (changed.has(address) ? [page] : [])));
@@ -118,14 +119,12 @@ interface Reading {
   faces: readonly MatchedFace[];
 }
 
-async function readings(
-  { pages }: FoundOnSite,
-  read: (address: string) => Promise<Uint8Array | undefined>,
-): Promise<Map<string, Reading>> {
+async function readings({ pages }: FoundOnSite, supplies: KnownSupplies): Promise<Map<string, Reading>> {
   const rules = pages.map(({ fontFaces }) => fontFaces.map(faceRuleOf));
   await addSupplies(
     rules.map((own) => ({ rules: own })),
-    { read },
+    { read: (address) => Promise.resolve(bytesAt(address)) },
+    supplies,
   );
   return new Map(
     pages.map(({ page, faces }, i) => {

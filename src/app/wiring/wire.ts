@@ -15,6 +15,7 @@ import { adoptedFolders, adoptedSheets } from '../adoption/adopted-sheets.js';
 import type { OnProgress } from '../progress.js';
 import type { ReadingOptions } from '../building/config-site.js';
 import { siteRequest } from '../scanning/config-request.js';
+import type { KnownSupplies } from '../scanning/font-supplies.js';
 import { openSite } from '../scanning/open-site.js';
 import { scannedSite, type FoundOnSite } from '../scanning/scan-threads.js';
 import { editableText } from './edited-text.js';
@@ -183,12 +184,14 @@ async function plannedChanges(
   const stacks = names && { names, files: await stylesheetsBelow(root) };
   const templates = await projectTemplates(base);
 
+  const supplies: KnownSupplies = new Map();
   const held = new Set<string>();
   const worse: DrawnOtherwise[] = [];
   const leftAlone = new Map<string, string>();
   // What is held may leave other pages with something that was to go: they are read again, until none is worse.
   for (;;) {
-    const replaced = await Replaced.on(found, site, kit, folders, config.rest === 'keep', held);
+    const keepsRest = config.rest === 'keep';
+    const replaced = await Replaced.on({ found, site, kit, folders, keepsRest, held, supplies });
     const parts = { ...files, replaced, held };
     const made = [
       await wiredPages({ ...parts, stacks: names }),
@@ -198,7 +201,7 @@ async function plannedChanges(
     const changes = made.flatMap((one) => one.files);
     const changed = changes.filter(({ before, after }) => Buffer.compare(before, after) !== 0);
     const after = new Map(changed.map((one) => [resolve(base, one.file), one.after]));
-    const reader = { kit, folders, nameFor: names?.nameFor, open };
+    const reader = { kit, folders, supplies, nameFor: names?.nameFor, open };
     const otherwise = await drawnOtherwise(found, site, after, reader, progress);
     const losses = request.force ? [] : otherwise.filter(({ judgement }) => judgement !== 'better');
     const others = heldFor(losses, found, changed, (file) => nameOf(resolve(site.base, file)));
