@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { HttpClient, InnerAddressError } from '#src/io/http/index.js';
 import { innerAddresses, otherSchemes, pagePieces } from './attacks.js';
-import { cli, inFolder } from './cli.js';
+import { cliProcess, inFolder } from './cli.js';
 import { sampleFonts } from './paths.js';
 import { LoggingServer } from './server.js';
 
@@ -71,7 +71,7 @@ async function schemesIn(folder: string): Promise<string[]> {
     ['adopt', `${server.origin}/a.css`, '--out', 'fonts'],
     ['scan', 'site', '--json'],
   ]) {
-    const { code, out, err } = await cli(call, site);
+    const { code, out, err } = await cliProcess(call, site);
     if (code === 70 || code === null) problems.push(`${call[0]}: ended with ${code}: ${err}`);
     if (`${out}${err}`.includes(secret)) problems.push(`${call[0]}: the secret was told`);
   }
@@ -110,7 +110,7 @@ async function pagesIn(place: string, pages: number, seed: number): Promise<stri
   const before = pageTexts();
   const call = async (...args: string[]) => {
     const start = Date.now();
-    const { code, err } = await cli([...args, '--quiet'], place);
+    const { code, err } = await cliProcess([...args, '--quiet'], place);
     if (code === 70 || code === null)
       problems.push(`${args.join(' ')}: ended with ${code}: ${err} (seed ${seed})`);
     const seconds = Math.round((Date.now() - start) / 1000);

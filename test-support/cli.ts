@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { run as runNow } from '#src/cli/program.js';
 import { root } from './paths.js';
 
 export interface CliResult {
@@ -11,22 +12,56 @@ export interface CliResult {
 }
 
 export interface CliOptions {
-  /** The folder that `dist/bin` is taken from. */
-  programFolder?: string;
   /** Variables of its environment, beside those of the tests. */
   env?: Readonly<Record<string, string>>;
 }
 
-/** Runs the built program as a user would, with a folder for caches of the tests' own. */
-export function cli(
+const environment = {
+  NO_COLOR: '1',
+  XDG_CACHE_HOME: join(root, 'build/cache'),
+  BROWSERSLIST_IGNORE_OLD_DATA: '1',
+};
+
+let loaded: Promise<{ run: typeof runNow }> | undefined;
+
+/** Runs the program on streams of its own, in this process: with a folder for caches of the tests' own. */
+export async function cli(
   args: readonly string[],
   folder: string,
-  { programFolder = join(root, 'dist/bin'), env = {} }: CliOptions = {},
+  { env = {} }: CliOptions = {},
+): Promise<CliResult> {
+  // Asked by those that colour, as they are loaded.
+  Object.assign(process.env, environment);
+  loaded ??= import('#src/cli/program.js');
+  const { run } = await loaded;
+  const result: CliResult = { code: null, out: '', err: '' };
+  result.code = await run(args, {
+    out: (text) => (result.out += text),
+    err: (text) => (result.err += text),
+    interactive: false,
+    asks: false,
+    columns: 100,
+    folder,
+    environment: { ...process.env, ...env },
+  });
+  return result;
+}
+
+export interface ProcessOptions extends CliOptions {
+  /** The folder that `dist/bin` is taken from. */
+  programFolder?: string;
+}
+
+/** Runs the built program as a user would, in a process of its own. */
+export function cliProcess(
+  args: readonly string[],
+  folder: string,
+  { programFolder = join(root, 'dist/bin'), env = {} }: ProcessOptions = {},
 ): Promise<CliResult> {
   return new Promise((done, failed) => {
     const child = spawn(process.execPath, [join(programFolder, 'dense-glyph.js'), ...args], {
       cwd: folder,
-      env: { ...process.env, NO_COLOR: '1', XDG_CACHE_HOME: join(root, 'build/cache'), ...env },
+      env: { ...process.env, ...environment, ...env },
     });
     const result: CliResult = { code: null, out: '', err: '' };
     child.stdout.on('data', (chunk) => (result.out += String(chunk)));

@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
-import { cli, inFolder } from './cli.js';
+import { cliProcess, inFolder } from './cli.js';
 import { root, sampleFonts } from './paths.js';
 import { brokenIn, contentOf, hiddenIn } from './whole-kit.js';
 
@@ -40,7 +40,7 @@ export function killBuilds(kills: number, every: number, random: () => number): 
     const fresh: string[][] = [];
     for (const i of [0, 1]) {
       use(i);
-      await cli(['build'], folder);
+      await cliProcess(['build'], folder);
       fresh.push(contentOf(kit));
     }
     for (let i = 0; i < kills; i++) {
@@ -49,7 +49,7 @@ export function killBuilds(kills: number, every: number, random: () => number): 
       const litter = hiddenIn(site);
       report.problems.push(...[...brokenIn(kit), ...litter].map((problem) => `kill ${i}: ${problem}`));
       if ((i + 1) % every > 0) continue;
-      const { code, err } = await cli(['build'], folder);
+      const { code, err } = await cliProcess(['build'], folder);
       if (code !== 0) report.problems.push(`after kill ${i}: ${err}`);
       if (contentOf(kit).join() !== fresh[i % 2].join())
         report.problems.push(`after kill ${i}: not as fresh`);

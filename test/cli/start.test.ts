@@ -10,12 +10,12 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { join } from 'node:path';
-import { cli, inFolder, tree } from '../../test-support/cli.js';
+import { cliProcess, inFolder, tree } from '../../test-support/cli.js';
 import { root, sampleFonts } from '../../test-support/paths.js';
 
 /** Runs `--help` with a folder for caches of its own. */
 const help = (folder: string, more: Record<string, string> = {}, programFolder?: string) =>
-  cli(['--help'], folder, {
+  cliProcess(['--help'], folder, {
     env: { XDG_CACHE_HOME: join(folder, 'caches'), ...more },
     ...(programFolder ? { programFolder } : {}),
   });
@@ -47,7 +47,7 @@ test('what different calls of a command load is kept side by side', () =>
     const font = join(sampleFonts, 'FerrywakeSans-Regular.ttf');
     writeFileSync(join(folder, 'page.html'), '<p>a');
     const subset = (...args: string[]) =>
-      cli(['subset', font, ...args, '--out', 'type', '--quiet'], folder, {
+      cliProcess(['subset', font, ...args, '--out', 'type', '--quiet'], folder, {
         env: { XDG_CACHE_HOME: join(folder, 'caches') },
       });
     const written = () => {

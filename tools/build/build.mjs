@@ -1,7 +1,7 @@
 // Builds everything: the compiled modules in build/, the package in dist/.
 //   node tools/build/build.mjs [--watch]
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { root } from './root.mjs';
 
@@ -27,6 +27,12 @@ async function assemble() {
   const { bundleProgram } = await import('./program.mjs');
   const { writeLibrary } = await import('./library.mjs');
   await bundlePages();
+  // What is compiled is run by tests as it lies, and asks for its version beside it.
+  const { version, imports } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8'));
+  const here = Object.fromEntries(
+    Object.entries(imports).map(([name, path]) => [name, path.replace('./build/', './')]),
+  );
+  writeFileSync(join(root, 'build/package.json'), JSON.stringify({ type: 'module', version, imports: here }));
   rmSync(join(root, 'dist'), { recursive: true, force: true });
   await writeLibrary();
   await bundleProgram();

@@ -20,7 +20,7 @@ import {
 } from '#src/kit/stand-ins/index.js';
 import { breakPlaces, lineStarts } from '#src/kit/stand-ins/lines.js';
 import { joined, setMeasure, zeroOf } from '#src/kit/stand-ins/fitted-texts.js';
-import { cli } from '../../test-support/cli.js';
+import { cliProcess } from '../../test-support/cli.js';
 import { Arguments } from './arguments.js';
 import { startLateLoader, type DrawnParagraph } from './late-loader.js';
 import type { CountingServer } from './serve.js';
@@ -144,7 +144,7 @@ async function withAndWithoutStandIns(
   const project = join(into, 'project');
   cpSync(request.site, project, { recursive: true });
   for (const command of ['build', 'wire']) {
-    const { code, err } = await cli([command, '--quiet'], project);
+    const { code, err } = await cliProcess([command, '--quiet'], project);
     if (code !== 0) found.push(`${command}: ${err.trim()}`);
   }
   const { config, base } = await loadConfig(project);

@@ -8,7 +8,7 @@ import { join } from 'node:path';
 import type { DemoResult } from '#src/app/demo.js';
 import { connections } from '#src/kit/timeline/index.js';
 import { startFontHost } from '#src/rehearsal/font-host.js';
-import { cli } from '../../test-support/cli.js';
+import { cliProcess } from '../../test-support/cli.js';
 import { filesIn, readSample, sampleFonts } from '../../test-support/paths.js';
 import { manifestIn } from '../../test-support/project.js';
 import { Arguments } from '../homecoming/arguments.js';
@@ -29,7 +29,7 @@ const host = await startFontHost(
     bytes: readSample(path),
   })),
 );
-const { out, err } = await cli(['demo', '--out', 'demo', '--json'], folder);
+const { out, err } = await cliProcess(['demo', '--out', 'demo', '--json'], folder);
 if (out === '') throw new Error(err);
 const { site, before, manifest } = JSON.parse(out) as DemoResult;
 const preloadTags = /<link rel="preload"[^>]*as="font"[^>]*>\n?/g;
@@ -56,7 +56,7 @@ cpSync(join(folder, 'demo'), inlined, { recursive: true });
 const configFile = join(inlined, 'dense-glyph.config.yaml');
 writeFileSync(configFile, `${readFileSync(configFile, 'utf8')}\nloading: { inline: auto }\n`);
 for (const command of ['build', 'wire']) {
-  const called = await cli([command, '--quiet'], inlined);
+  const called = await cliProcess([command, '--quiet'], inlined);
   if (called.code !== 0) throw new Error(called.err);
 }
 const inlinedManifest = manifestIn(inlined);

@@ -6,7 +6,7 @@ import { join, relative, resolve } from 'node:path';
 import { loadConfig } from '#src/config/load.js';
 import { connections, pageTimeline, type BrowserWork, type Connection } from '#src/kit/timeline/index.js';
 import type { Manifest } from '#src/kit/index.js';
-import { cli } from '../../test-support/cli.js';
+import { cliProcess } from '../../test-support/cli.js';
 import { Arguments } from '../homecoming/arguments.js';
 import { fileAt, serveCounting } from '../homecoming/serve.js';
 import { startPacingProxy } from '#src/rehearsal/recording/pacing-proxy.js';
@@ -22,7 +22,7 @@ const lines: Connection[] = Object.values(connections).filter(
 
 const folder = mkdtempSync(join(tmpdir(), 'dense-glyph-timeline-'));
 cpSync(named, folder, { recursive: true });
-for (const command of ['build', 'wire']) await cli([command, '--quiet'], folder);
+for (const command of ['build', 'wire']) await cliProcess([command, '--quiet'], folder);
 const { config, base } = await loadConfig(folder);
 const root = resolve(base, config.site.root!);
 const kit = resolve(base, config.output.folder);

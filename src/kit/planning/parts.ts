@@ -89,7 +89,7 @@ const within = (characters: CodePointSet, ranges: CodePointSet | undefined): Cod
   ranges ? new CodePointSet(characters.codePoints().filter((one) => ranges.has(one))) : characters;
 
 /** More of a face than this share is as good as all of it: a second file would save nothing. */
-const nearlyAll = 0.9;
+const nearlyAll = 0.95;
 
 /**
  * The parts of a face that is cut to what the site draws: that, and the rest. Their characters don't overlap, and together
