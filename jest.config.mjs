@@ -4,5 +4,6 @@ export default {
   transform: {},
   testTimeout: 120_000,
   maxWorkers: 2,
+  globalSetup: '<rootDir>/../test-support/before-all.js',
   reporters: [['default', { summaryThreshold: 1 }]],
 };

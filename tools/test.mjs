@@ -1,14 +1,33 @@
-// Runs the tests; their count goes into build/test-results.json.
+// Runs the tests; their count goes into build/test-results.json, and into the last line.
+//   npm test -- [--times] [paths and options of Jest]   --times: how long each file took, the slowest first
 import { spawnSync } from 'node:child_process';
-import { dirname, join } from 'node:path';
+import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { dirname, join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const jest = join(root, 'node_modules/jest/bin/jest.js');
 const flags = ['--experimental-vm-modules', '--disable-warning=ExperimentalWarning'];
-const results = ['--json', `--outputFile=${join(root, 'build/test-results.json')}`];
-const { status } = spawnSync(process.execPath, [...flags, jest, ...results, ...process.argv.slice(2)], {
-  cwd: root,
-  stdio: ['inherit', 'ignore', 'inherit'],
-});
+const kept = join(root, 'build/test-results.json');
+const own = process.argv.slice(2);
+rmSync(kept, { force: true });
+const { status } = spawnSync(
+  process.execPath,
+  [...flags, jest, '--json', `--outputFile=${kept}`, ...own.filter((one) => one !== '--times')],
+  { cwd: root, stdio: ['inherit', 'ignore', 'inherit'] },
+);
+if (existsSync(kept)) {
+  const { testResults, numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
+    readFileSync(kept, 'utf8'),
+  );
+  if (own.includes('--times')) {
+    const times = testResults.map(({ name, startTime, endTime }) => ({
+      file: relative(join(root, 'build'), name).replace(/\.js$/, '.ts'),
+      seconds: (endTime - startTime) / 1000,
+    }));
+    for (const { file, seconds } of times.sort((a, b) => b.seconds - a.seconds))
+      console.log(`${seconds.toFixed(1).padStart(7)} s  ${file}`);
+  }
+  console.log(`${numPassedTests} passed, ${numFailedTests + numRuntimeErrorTestSuites} failed`);
+}
 process.exit(status ?? 1);

@@ -18,17 +18,17 @@ import type { Conditions } from '#src/rehearsal/conditions.js';
 import { cli } from '../../test-support/cli.js';
 import { LoggingServer } from '../../test-support/server.js';
 import { availableEngines, launchChromium, startEngine, type Engine } from '../../test-support/engines.js';
+import { copyKit } from '../../test-support/kits.js';
 
 let folder: string;
 let site: string;
 const running: Rehearsed[] = [];
 
-beforeAll(async () => {
+beforeAll(() => {
   folder = mkdtempSync(join(tmpdir(), 'dense-glyph-rehearsed-'));
-  const { code } = await cli(['demo', '--out', 'demo', '--quiet'], folder);
-  expect(code).toBe(0);
+  copyKit('demo', join(folder, 'demo'));
   site = join(folder, 'demo/site');
-}, 60_000);
+});
 afterAll(async () => {
   await Promise.all(running.map((one) => one.close()));
   rmSync(folder, { recursive: true, force: true });

@@ -2,10 +2,10 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { DemoResult } from '#src/app/demo.js';
 import type { ScanResult } from '#src/app/scanning/scan-result.js';
 import { cli } from '../../test-support/cli.js';
 import { availableEngines, startEngine } from '../../test-support/engines.js';
+import { copyKit } from '../../test-support/kits.js';
 import { LoggingServer } from '../../test-support/server.js';
 
 interface Looked {
@@ -20,8 +20,8 @@ let server: LoggingServer;
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'dense-glyph-wired-'));
-  const { out } = await cli(['demo', '--out', 'ferries', '--json'], folder);
-  ({ site } = JSON.parse(out) as DemoResult);
+  copyKit('demo', join(folder, 'ferries'));
+  site = join(folder, 'ferries/site');
   scanned = JSON.parse((await cli(['scan', 'ferries/site', '--json'], folder)).out) as ScanResult;
   // Each page under a path of its own, as browsers keep faces.
   server = await LoggingServer.start(Object.fromEntries(scanned.pages.map((_, i) => [`/${i}/`, site])));

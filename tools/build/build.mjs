@@ -1,7 +1,7 @@
 // Builds everything: the compiled modules in build/, the package in dist/.
 //   node tools/build/build.mjs [--watch]
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { root } from './root.mjs';
 
@@ -27,7 +27,7 @@ async function assemble() {
   const { bundleProgram } = await import('./program.mjs');
   const { writeLibrary } = await import('./library.mjs');
   await bundlePages();
-  // What is compiled is run by tests as it lies, and asks for its version beside it.
+  // What is compiled is run by tests as it lies, and asks for its version and the sample beside it.
   const { version, imports } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8'));
   const here = Object.fromEntries(
     Object.entries(imports).map(([name, path]) => [name, path.replace('./build/', './')]),
@@ -36,6 +36,8 @@ async function assemble() {
   rmSync(join(root, 'dist'), { recursive: true, force: true });
   await writeLibrary();
   await bundleProgram();
+  if (!existsSync(join(root, 'build/sample')))
+    symlinkSync(join(root, 'sample'), join(root, 'build/sample'), 'junction');
   writeFileSync(join(root, 'build/ready'), '');
 }
 

@@ -313,7 +313,8 @@ function askStandIn(site: string, origin: string): void {
     const changed = text
       .replace(/<link\b[^>]*>/gi, (link) =>
         /rel\s*=\s*["']?[^"'>]*(stylesheet|preconnect|dns-prefetch|preload)/i.test(link)
-          ? atStandIn(link)
+          ? // What it serves has other digests (SRI, section 3.5).
+            atStandIn(link).replace(/\s+integrity\s*=\s*(?:"[^"]*"|'[^']*'|\S+)/i, '')
           : link,
       )
       .replace(/@import[^;]*;/gi, atStandIn);

@@ -36,7 +36,7 @@ const settled = `(async () => {
 
 /** Letters as they are drawn, not fitted to a grid. */
 const unhinted = `<?xml version="1.0"?><!DOCTYPE fontconfig SYSTEM "fonts.dtd"><fontconfig>
-<include ignore_missing="yes">/etc/fonts/fonts.conf</include>
+<include ignore_missing="yes">${process.env.FONTCONFIG_FILE ?? '/etc/fonts/fonts.conf'}</include>
 <match target="font"><edit name="hinting" mode="assign"><bool>false</bool></edit><edit name="autohint" mode="assign"><bool>false</bool></edit><edit name="hintstyle" mode="assign"><const>hintnone</const></edit><edit name="antialias" mode="assign"><bool>true</bool></edit></match>
 <match target="pattern"><edit name="hinting" mode="assign"><bool>false</bool></edit><edit name="hintstyle" mode="assign"><const>hintnone</const></edit></match>
 </fontconfig>`;
