@@ -2,7 +2,7 @@ export default {
   rootDir: 'build/test',
   testMatch: ['**/*.test.js'],
   transform: {},
-  testTimeout: 120_000,
+  testTimeout: 900_000,
   maxWorkers: 2,
   globalSetup: '<rootDir>/../test-support/before-all.js',
   reporters: [['default', { summaryThreshold: 1 }]],

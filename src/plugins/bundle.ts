@@ -33,11 +33,17 @@ export function stripBundle(
   );
   const isOwn = (urls: readonly string[]) =>
     urls.some((one) => own.has(nameOf(one)) || (url !== undefined && one.startsWith(url)));
+  const assets = new Map(
+    Object.values(bundle).flatMap(({ source, fileName }) =>
+      source instanceof Uint8Array ? [[nameOf(fileName), source] as const] : [],
+    ),
+  );
+  const bytesOf = (address: string) => assets.get(nameOf(address));
   const gone = new Set<string>();
   for (const file of Object.values(bundle)) {
     if (file.type !== 'asset' || !file.fileName.endsWith('.css') || file.source === undefined) continue;
     const css = typeof file.source === 'string' ? file.source : new TextDecoder().decode(file.source);
-    const stripped = withoutReplaced(css, file.fileName, kit.result!.manifest, isOwn);
+    const stripped = withoutReplaced(css, file.fileName, { shipped: kit.shipped, bytesOf, isOwn });
     if (!stripped) continue;
     file.source = stripped.css;
     for (const one of stripped.urls) gone.add(nameOf(one));

@@ -8,7 +8,7 @@ import { loadConfig } from '../config/load.js';
 import { DenseGlyphError } from '../errors.js';
 import { readBytes } from '../io/read.js';
 import { ProjectKit } from './project-kit.js';
-import { withoutReplaced } from './replaced-rules.js';
+import { filesBeside, withoutReplaced } from './replaced-rules.js';
 
 export interface DenseGlyphPostcssOptions {
   /** The config, where it isn't found from the current folder upwards. */
@@ -23,6 +23,7 @@ interface Node {
 }
 interface AtRule extends Node {
   name: string;
+  source?: { input?: { file?: string | undefined } } | undefined;
   error: (message: string) => Error;
   replaceWith(...nodes: never[]): unknown;
 }
@@ -60,13 +61,14 @@ export default function denseGlyph({ config }: DenseGlyphPostcssOptions = {}): D
     if (places.length === 0) return;
     try {
       const { kit, url } = await kitFor(resolve('.'), config);
-      const { manifest, findings } = await kit.make();
-      for (const { message } of findings.filter(({ code }) => code === 'demand-stale')) result.warn(message);
-      root.walkAtRules('font-face', (rule) => {
-        if (withoutReplaced(rule.toString(), '', manifest)) rule.remove();
-      });
+      const { findings } = await kit.make();
       const sheet = join(kit.folder, 'kit.css');
       const { to, from = sheet } = result.opts;
+      for (const { message } of findings.filter(({ code }) => code === 'demand-stale')) result.warn(message);
+      root.walkAtRules('font-face', (rule) => {
+        const bytesOf = filesBeside(rule.source?.input?.file ?? from, kit.folder);
+        if (withoutReplaced(rule.toString(), '', { shipped: kit.shipped, bytesOf })) rule.remove();
+      });
       const css = withUrls(
         new TextDecoder().decode(readBytes(sheet, 'kit.css')),
         url,

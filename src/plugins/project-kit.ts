@@ -6,6 +6,7 @@ import { headPartsOf } from '../app/wiring/pages.js';
 import { buildFrom, type BuildInputs, type BuildResult } from '../app/building/build.js';
 import { readBytes } from '../io/read.js';
 import { headMarkup } from '../kit/files/head.js';
+import { shippedIn, type Shipped } from '../kit/replacing/index.js';
 
 /** Where the kit goes, and who asks for it. */
 export interface ProjectKitOptions {
@@ -73,6 +74,11 @@ export class ProjectKit {
   preloads(entry: string): readonly string[] {
     const kit = this.atHand();
     return headPartsOf(plannedPage(entry, kit), kit, '').preloads;
+  }
+
+  /** What it has, for rules that it replaces. What no page draws stays in packages: an app may come to draw it. */
+  get shipped(): Shipped {
+    return { ...shippedIn(this.made().manifest, this.inputs?.keepsRest ?? true), leftOut: new Set() };
   }
 
   /** What it is, in a line. */

@@ -14,7 +14,7 @@ import type { Bundle, DevServer, HtmlContext, PluginContext, ResolvedConfig, Use
 import { followChanges, serveKit } from './dev-server.js';
 import { factsText } from './facts.js';
 import { ProjectKit } from './project-kit.js';
-import { withoutReplaced } from './replaced-rules.js';
+import { filesBeside, withoutReplaced } from './replaced-rules.js';
 
 export interface DenseGlyphOptions {
   /** The config, where it isn't found from the root of the project upwards. */
@@ -114,8 +114,10 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
     async transform(code: string, id: string) {
       const file = id.replace(/[?#].*/s, '');
       if (extname(file) !== '.css' || isOfKit(file)) return null;
-      const { manifest } = await (await opened()).kit.ready();
-      const stripped = withoutReplaced(code, file, manifest);
+      const { kit } = await opened();
+      await kit.ready();
+      const bytesOf = filesBeside(file, resolved.root);
+      const stripped = withoutReplaced(code, file, { shipped: kit.shipped, bytesOf });
       if (!stripped) return null;
       const where = webPath(relative(resolved.root, file));
       tellOnce(`${stripped.faces.join(', ')} of ${where} gave way to the kit`);
@@ -170,8 +172,10 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
         const [, text] = /^const __vite__css = ("(?:[^"\\\n]|\\.)*")/m.exec(code) ?? [];
         if (resolved.command !== 'serve' || extname(file) !== '.css' || isOfKit(file) || text === undefined)
           return null;
-        const { manifest } = await (await opened()).kit.ready();
-        const stripped = withoutReplaced(JSON.parse(text) as string, file, manifest);
+        const { kit } = await opened();
+        await kit.ready();
+        const bytesOf = filesBeside(file, resolved.root);
+        const stripped = withoutReplaced(JSON.parse(text) as string, file, { shipped: kit.shipped, bytesOf });
         // Not by a pattern of it: a stylesheet may hold what means something there.
         return stripped ? { code: code.replace(text, () => JSON.stringify(stripped.css)), map: null } : null;
       },

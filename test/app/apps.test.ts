@@ -53,7 +53,7 @@ test('routes, languages, what a click shows and what is shown while it loads are
     expect(asksOf(found, 'index.html', 'Ferrywake Sans', 700)).toEqual(['', '']);
     expect(asksOf(found, '/ (click #notice)', 'Ferrywake Sans', 700)).toEqual(['', 'Ahoy']);
   });
-}, 60_000);
+});
 
 test('a kit from a demand that was kept is the kit from the pages, byte by byte; a change of the pages is told', async () => {
   const site = { root: 'dist', scripts: true, states, demand: 'kept.json' };
@@ -87,7 +87,7 @@ test('a kit from a demand that was kept is the kit from the pages, byte by byte;
       ['demand-stale', 'it is older than index.html'],
     ]);
   });
-}, 90_000);
+});
 
 test('a running server: init writes what it saw, build goes by that, and wire says where to go', async () => {
   await inFolder(async (folder) => {
@@ -116,7 +116,7 @@ test('a running server: init writes what it saw, build goes by that, and wire sa
     expect(wired.code).toBe(2);
     expect(wired.err).toContain('site.url is a running server');
   });
-}, 60_000);
+});
 
 test.each<[string, object, RegExp]>([
   [
@@ -143,14 +143,10 @@ test.each<[string, object, RegExp]>([
     /name the folder that is served as the site \(root\), or where it runs/,
   ],
   ['a demand that is none', { root: 'dist', demand: 'dist/boats.json' }, /it is no result of scan --json/],
-])(
-  '%s',
-  async (_, site, expected) => {
-    await app({ site }, async (__, run) => {
-      const { err, out } = await run('build', '--json');
-      const said = err || (JSON.parse(out) as BuildResult).findings.map(({ message }) => message).join('\n');
-      expect(said).toMatch(expected);
-    });
-  },
-  60_000,
-);
+])('%s', async (_, site, expected) => {
+  await app({ site }, async (__, run) => {
+    const { err, out } = await run('build', '--json');
+    const said = err || (JSON.parse(out) as BuildResult).findings.map(({ message }) => message).join('\n');
+    expect(said).toMatch(expected);
+  });
+});

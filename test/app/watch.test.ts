@@ -81,7 +81,7 @@ test('a kit follows its pages, stylesheets and config, and is in the end as if m
     expect(await cli(['build', '--quiet'], folder)).toMatchObject({ code: 0 });
     expect(kit()).toEqual(watched);
   });
-}, 60_000);
+});
 
 test('what keeps the first kit from being made ends the call', async () => {
   await inFolder(async (folder) => {

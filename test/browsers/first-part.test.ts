@@ -69,7 +69,7 @@ beforeAll(async () => {
       cpSync(join(base, 'site'), join(folder, name), { recursive: true });
     });
   }
-}, 120_000);
+});
 afterAll(async () => {
   await Promise.all(servers.map((server) => server.close()));
   rmSync(folder, { recursive: true, force: true });

@@ -113,7 +113,7 @@ describe.each(availableEngines())('%s', (name) => {
   beforeAll(async () => {
     engine = await startEngine(name);
     await engine.open(`${server.origin}/blank`);
-  }, 60_000);
+  });
   afterAll(() => engine.close());
 
   test('draws lines as high as inspect says', async () => {

@@ -122,7 +122,7 @@ beforeAll(async () => {
   for (const [seed, [file, weights]] of files.entries()) await cutAndJoin(file, seed, weights);
   const blank = { '/blank': '<!doctype html><title>blank</title>' };
   server = await LoggingServer.start({ '/': `${folder}/` }, blank);
-}, 120_000);
+});
 
 afterAll(async () => {
   await server.close();
@@ -151,5 +151,5 @@ describe.each(availableEngines())('%s', (engineName) => {
     } finally {
       await engine.close();
     }
-  }, 240_000);
+  });
 });

@@ -44,7 +44,7 @@ beforeAll(async () => {
     { '/': `${folder}/` },
     { '/blank': '<!doctype html><title>blank</title>' },
   );
-}, 120_000);
+});
 
 afterAll(async () => {
   await server.close();

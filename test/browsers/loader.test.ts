@@ -100,7 +100,7 @@ beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'dense-glyph-loader-'));
   staged = await builtSite('staged', 'after');
   made = await builtSite('site', 'with');
-}, 120_000);
+});
 afterAll(async () => {
   await Promise.all(servers.map((server) => server.close()));
   rmSync(folder, { recursive: true, force: true });

@@ -62,7 +62,7 @@ beforeAll(async () => {
     }
   }
   server = await LoggingServer.start({ '/': `${folder}/` }, {});
-}, 240_000);
+});
 
 afterAll(async () => {
   await server.close();

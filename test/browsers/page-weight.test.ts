@@ -51,7 +51,7 @@ beforeAll(async () => {
   const paths = (root: string, files: string) =>
     Object.keys(pages).map((page) => [`/${root}/${page}/`, files] as const);
   server = await LoggingServer.start(Object.fromEntries([...paths('kit', folder), ...paths('alone', alone)]));
-}, 240_000);
+});
 afterAll(async () => {
   await server.close();
   for (const one of [folder, alone]) rmSync(one, { recursive: true, force: true });

@@ -52,7 +52,7 @@ beforeAll(async () => {
   await run('build');
   wired = (await run('wire')) as WireResult;
   for (const name of ['before', 'site']) servers.push(await LoggingServer.start({ '/': join(folder, name) }));
-}, 240_000);
+});
 afterAll(async () => {
   for (const server of servers) await server.close();
   await host.close();
@@ -92,5 +92,5 @@ describe.each(availableEngines().filter((name) => name !== 'webkit'))('in %s', (
     } finally {
       await engine.close();
     }
-  }, 60_000);
+  });
 });

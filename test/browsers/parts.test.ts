@@ -95,7 +95,7 @@ beforeAll(async () => {
     faces.push(await divideFace(file, words, `${i} ${language}`, i));
   const blank = { '/blank': '<!doctype html><title>blank</title>' };
   server = await LoggingServer.start({ '/': `${folder}/` }, blank);
-}, 120_000);
+});
 
 afterAll(async () => {
   await server.close();

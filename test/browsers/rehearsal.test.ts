@@ -214,7 +214,7 @@ describe.each(availableEngines())('%s', (engineName) => {
     if (pictured.length > 0) expect(Object.fromEntries(seen())).toEqual(expected);
     expect((await widths()).map(([held, last]) => held !== last)).toEqual([true, true, false, false]);
     await Promise.all([behind.close(), host.close(), ...running.splice(-4).map((one) => one.close())]);
-  }, 30_000);
+  });
 
   test('marks take no room', async () => {
     const boxes = async (marked: boolean) => {
@@ -302,7 +302,6 @@ describe('marked faces in Chromium', () => {
         await browser.close();
       }
     },
-    60_000,
   );
 });
 
@@ -353,4 +352,4 @@ test('a recording has both states, in pictures, figures and words', async () => 
   const report = readFileSync(join(folder, 'film/recording.html'), 'utf8');
   expect(report).toContain('data:image/jpeg;base64,');
   expect(report).toContain('First drawing');
-}, 90_000);
+});

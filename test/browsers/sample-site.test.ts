@@ -27,7 +27,7 @@ beforeAll(async () => {
   expect(await cli(call, folder)).toEqual({ code: 1, out: '', err: '' });
   servers.push(await LoggingServer.start({ '/': site, '/type/faces/': `${join(folder, 'texts')}/` }));
   pages = tree(join(folder, 'cut/site')).filter((path) => path.endsWith('.html') && !path.startsWith('type'));
-}, 240_000);
+});
 
 afterAll(async () => {
   for (const server of servers) await server.close();
@@ -78,5 +78,4 @@ test.each(availableEngines().filter((name) => name !== 'webkit'))(
       await engine.close();
     }
   },
-  120_000,
 );

@@ -81,7 +81,7 @@ beforeAll(async () => {
     { '/': `${folder}/` },
     { '/blank': '<!doctype html><title>blank</title>' },
   );
-}, 180_000);
+});
 
 afterAll(async () => {
   await server.close();

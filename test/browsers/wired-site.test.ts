@@ -25,7 +25,7 @@ beforeAll(async () => {
   scanned = JSON.parse((await cli(['scan', 'ferries/site', '--json'], folder)).out) as ScanResult;
   // Each page under a path of its own, as browsers keep faces.
   server = await LoggingServer.start(Object.fromEntries(scanned.pages.map((_, i) => [`/${i}/`, site])));
-}, 240_000);
+});
 afterAll(async () => {
   await server?.close();
   rmSync(folder, { recursive: true, force: true });
@@ -66,5 +66,5 @@ describe.each(availableEngines())('in %s', (name) => {
     } finally {
       await engine.close();
     }
-  }, 60_000);
+  });
 });

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { cpSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openFont } from '#src/core/containers/index.js';
-import { cli, inFolder, tree } from '../../test-support/cli.js';
+import { cli, cliProcess, inFolder, tree } from '../../test-support/cli.js';
 import { zipOf } from '../../test-support/archives.js';
 import { buildCollection } from '../../test-support/fonts.js';
 import { filesIn, readSample, root, sampleFonts, vendorFonts } from '../../test-support/paths.js';
@@ -225,7 +225,9 @@ test('what can’t be written is told as such: exit 4, and --verbose says where 
     const { code, err } = await cli(call, folder);
     expect(code).toBe(4);
     expect(err).toMatch(/web.mono\.woff2: a file is where a folder is needed; check permissions .*\n$/);
-    expect((await cli([...call, '--verbose'], folder)).err).toMatch(/caused by Error: E(EXIST|NOTDIR)/);
+    expect((await cliProcess([...call, '--verbose'], folder)).err).toMatch(
+      /caused by Error: E(EXIST|NOTDIR)/,
+    );
     expect(tree(folder)).toEqual(['mono.ttf', 'web']);
   }));
 

@@ -108,7 +108,7 @@ test('a process that is ended at any step of its writing, or of its undoing, lea
     expect([undone, all(), readdirSync(folder).sort()]).toEqual([undone, names, names]);
   }
   expect(undone).toBeGreaterThan(names.length);
-}, 60_000);
+});
 
 test('after an undo that was ended anywhere, writing again comes to what it comes to at once, and undo to what was', () => {
   for (const name of names) put(name, name);
@@ -131,7 +131,7 @@ test('after an undo that was ended anywhere, writing again comes to what it come
     expect([steps, all(), readdirSync(folder).sort()]).toEqual([steps, names, [...names, 'b.link'].sort()]);
   }
   expect(steps).toBeGreaterThan(names.length * 2);
-}, 120_000);
+});
 
 test('after a writing that was ended anywhere, the next one finishes it, and undo brings all back', () => {
   for (const name of names) put(name, name);
@@ -148,7 +148,7 @@ test('after a writing that was ended anywhere, the next one finishes it, and und
     edits().undo();
     expect([steps, all(), readdirSync(folder).sort()]).toEqual([steps, names, names]);
   }
-}, 120_000);
+});
 
 test('after a second run that was ended halfway too', () => {
   for (const name of names) put(name, name);

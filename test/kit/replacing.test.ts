@@ -98,10 +98,22 @@ describe('what becomes of a rule', () => {
       'goes',
       undefined,
     ],
-    ['ideographs beside a kit for Latin', 'unicode-range: U+4E00-9FFF', 'P水面', 'stays', /2 characters/],
+    [
+      'a range of a face that the kit has others of',
+      'unicode-range: U+4E00-9FFF',
+      '',
+      'stays',
+      /is for characters that the kit lacks/,
+    ],
+    ['ideographs beside a kit for Latin', 'unicode-range: U+41-9FFF', 'P水面', 'stays', /2 characters/],
   ])('%s', (_, descriptors, has, becomes, why) => {
     const fate = ruleFate(ruleOf(descriptors, has), 'the site', shipped);
     expect([fate.becomes, fate.why ?? '']).toEqual([becomes, expect.stringMatching(why ?? /^$/)]);
+  });
+
+  test('of a file that is not at hand its range tells', () => {
+    const { supply: _, ...unread } = ruleOf('unicode-range: U+41-FF');
+    expect(ruleFate(unread, 'the site', shipped)).toEqual({ becomes: 'goes' });
   });
 
   test('without a rest what is beyond was left out on purpose; rules of others stay', () => {

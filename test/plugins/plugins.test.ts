@@ -49,9 +49,11 @@ beforeAll(async () => {
   put(
     'packages/icons.css',
     `@font-face { font-family: "Tidelog Mono"; src: url(whole.ttf) }
-@font-face { font-family: "Tidelog Mono"; font-style: italic; src: url(whole.ttf?i) }`,
+@font-face { font-family: "Tidelog Mono"; font-style: italic; src: url(whole.ttf?i) }
+@font-face { font-family: "Tidelog Mono"; unicode-range: U+4E00-9FFF; src: url(ideographs.woff2) }`,
   );
   copyFileSync(join(sampleFonts, 'TidelogMono-Regular.ttf'), join(folder, 'packages/whole.ttf'));
+  copyFileSync(join(sampleFonts, 'FerrywakeSans-Italic.ttf'), join(folder, 'packages/ideographs.woff2'));
   put(
     'packages/more.css',
     '@font-face { font-family: "Lampbuoy Slab"; font-weight: 700; src: url(other.otf) }',
@@ -63,7 +65,7 @@ beforeAll(async () => {
     'index.html',
     '<!doctype html><html lang=en><head><meta charset=utf-8><title>Pier</title></head><body><div id=root></div><script type=module src=/main.js></script></body></html>',
   );
-}, 60_000);
+});
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 const demand = (isThere: boolean) =>
@@ -98,6 +100,8 @@ describe('in Vite', () => {
     expect(fonts.filter((file) => /other|Lampbuoy.*otf/.test(file))).toEqual([]);
     // The italic of the package is none of the kit.
     expect(fonts.filter((file) => file.includes('whole'))).toHaveLength(1);
+    // Nor are its ideographs.
+    expect(fonts.filter((file) => file.includes('ideographs'))).toHaveLength(1);
     expect(fonts.filter((file) => file.includes('-drawn-'))).toHaveLength(3);
     const html = files.get('index.html')!;
     for (const [, href] of html.matchAll(/rel="preload" href="\/([^"]+)"/g)) expect(fonts).toContain(href);
@@ -113,7 +117,7 @@ describe('in Vite', () => {
       'type/ledger.json',
       'type/licences/OFL.txt',
     ]);
-  }, 60_000);
+  });
 
   test('files as they are, below a base: what the page and the kit’s stylesheet name is there', async () => {
     config({ folder: 'public/type', url: '/type/' });
@@ -127,7 +131,7 @@ describe('in Vite', () => {
       expect([...files.keys()]).toContain(url);
     expect(html.indexOf('type/kit.css')).toBeLessThan(html.search(/assets\/[^"]+css/));
     expect([...files.keys()].filter((file) => /kit\.json|proof|kit\.head/.test(file))).toEqual([]);
-  }, 60_000);
+  });
 
   test('below a relative base preloads start from the page', async () => {
     config({ folder: 'public/type' });
@@ -138,7 +142,7 @@ describe('in Vite', () => {
     );
     expect(hrefs.length).toBeGreaterThan(0);
     for (const href of hrefs) expect([...files.keys()]).toContain(href);
-  }, 60_000);
+  });
 
   test('without a demand faces are whole, and the log says how to get one', async () => {
     config({ folder: 'public/type', url: '/type/' });
@@ -146,7 +150,7 @@ describe('in Vite', () => {
     const files = await built('out-whole');
     expect([...files.keys()].filter((file) => /-(drawn|rest)-/.test(file))).toEqual([]);
     expect(lines.join('\n')).toMatch(/whole, as nobody has said yet what pages draw/);
-  }, 60_000);
+  });
 
   test('what is wrong with a config is told with what to do, and ends the build', async () => {
     config({ folder: 'public/type' }, { rest: 'perhaps' });
@@ -191,7 +195,7 @@ describe('in Vite', () => {
     } finally {
       await server.close();
     }
-  }, 60_000);
+  });
 });
 
 test('in Rollup, with a URL: the kit is beside what it makes', async () => {
@@ -209,7 +213,7 @@ test('in Rollup, with a URL: the kit is beside what it makes', async () => {
   } finally {
     process.chdir(before);
   }
-}, 60_000);
+});
 
 describe('in PostCSS', () => {
   const through = (css: string, to = 'public/app.css') =>
@@ -235,7 +239,7 @@ describe('in PostCSS', () => {
     expect(deeper).toMatch(/^url\("\.\.\/\.\.\/type\/faces\//);
     // A stylesheet that doesn't ask is nobody's business.
     expect((await through('h1 { color: red }')).css).toBe('h1 { color: red }');
-  }, 60_000);
+  });
 
   test('what is wrong stands at the place that asks', async () => {
     config({ folder: 'public/type' }, { families: [{ ...appFamilies[0], files: 'fonts/none.ttf' }] });

@@ -56,6 +56,8 @@ export interface BuildInputs {
   files: string[];
   /** The folder of the site, where its pages were read. */
   site: string | undefined;
+  /** Whether the kit has what its faces have beyond the pages. */
+  keepsRest: boolean;
 }
 
 export interface BuildResult {
@@ -109,6 +111,7 @@ export async function buildFrom(
       base,
       files: [...own, ...files],
       site: isSiteRead && root !== undefined ? resolve(base, root) : undefined,
+      keepsRest: config.rest === 'keep',
     },
   };
 }

@@ -27,7 +27,7 @@ export async function addSupplies(
 }
 
 /** Nothing for what isn't a font; browsers draw the next source then. */
-function supplyOf(bytes: Uint8Array | undefined): Supply | undefined {
+export function supplyOf(bytes: Uint8Array | undefined): Supply | undefined {
   if (!bytes) return undefined;
   try {
     return { characters: mappedCharacters(openFont(bytes).font), bytes: bytes.length };

@@ -86,7 +86,7 @@ async function run(fonts: string[], options: SubsetOptions, terminal: Terminal):
   };
   // What the report takes is loaded while the first fonts are compressed.
   const view = reporter.isHeard ? whenIdle().then(() => import('../views/subset.js')) : undefined;
-  const result = await subset(request, reporter.onProgress);
+  const result = await subset(request, reporter.onProgress).finally(() => view);
   reporter.result(result);
   if (view) {
     const { subsetLines } = await view;

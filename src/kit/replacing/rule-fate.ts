@@ -72,11 +72,21 @@ export function ruleFate(rule: FaceRule, owner: RuleOwner, shipped: Shipped): Ru
     if (shipped.leftOut.has(faceKey(rule))) return { becomes: 'goes', why: 'no page draws it' };
     return { becomes: 'stays', why: 'the kit does not have it' };
   }
+  if (!meets(own, rule)) return { becomes: 'stays', why: 'it is for characters that the kit lacks' };
   const lacking = shipped.keepsRest ? lackingIn(own, rule) : 0;
   if (lacking === 0) return { becomes: 'goes' };
   const characters = lacking === 1 ? 'a character' : `${lacking} characters`;
   return { becomes: 'stays', why: `it has ${characters} that the kit lacks` };
 }
+
+/** Whether the kit has any of the characters that a rule is for: of a face in ranges it may ship others. */
+const meets = (faces: readonly ShippedFace[], { characters }: FaceRule): boolean =>
+  characters === undefined ||
+  characters
+    .ranges()
+    .some(([first, last]) =>
+      faces.some((face) => face.characters.some((set) => set.countIn(first, last) > 0)),
+    );
 
 /** How many characters a rule draws that no part of a face has. */
 function lackingIn(faces: readonly ShippedFace[], { supply, characters }: FaceRule): number {
