@@ -24,6 +24,7 @@ export function wireLines(result: WireResult, { isDry, asked }: { isDry: boolean
     ...diffs,
     `${colors.bold('Wire')}  ${site}: ${count(files.length, 'file')} ${isShown ? 'would change' : 'changed'}${same}${left}`,
     ...(isDry ? [] : files.map(({ file }) => `      ${file}`)),
+    ...held.map((file) => `      ${file}  ${colors.yellow('left as it was')}`),
     '',
     ...findingLines(findings),
     ...(isHeld
