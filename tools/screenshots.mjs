@@ -1,7 +1,16 @@
 // Takes the pictures in docs/screenshots from the demo data: pages in Chromium, terminal views in a window under Xvfb.
 // Needs Xvfb, xterm, xdotool and ImageMagick's import.
 import { execFileSync, spawn, spawnSync } from 'node:child_process';
-import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
@@ -33,7 +42,10 @@ async function terminal(name, command, rows) {
     .replace(`node ${program}`, 'dense-glyph')
     .replace(/node \S+vite\.js/, 'npx vite')
     .replace(/ \| head .*/, '');
-  writeFileSync(script, `cd ${folder}\nprintf '$ %s\\n' '${shown}'\n${command}\nsleep 30\n`);
+  writeFileSync(
+    script,
+    `cd ${folder}\nprintf '$ %s\\n' '${shown}'\n${command}\ntouch ${script}.over\nsleep 30\n`,
+  );
   const display = `:${90 + Math.floor(process.pid % 100)}`;
   const server = spawn('Xvfb', [display, '-screen', '0', '1280x900x24'], { stdio: 'ignore' });
   await pause(1500);
@@ -42,7 +54,9 @@ async function terminal(name, command, rows) {
     stdio: 'ignore',
     env: { ...process.env, DISPLAY: display, FORCE_COLOR: '1' },
   });
-  await pause(name === 'demo' ? 45_000 : 7000);
+  // What is drawn last comes a moment after the command's end; one that goes on is looked at as it stands.
+  for (let looks = 0; looks < 300 && !existsSync(`${script}.over`); looks++) await pause(200);
+  await pause(1000);
   const id = execFileSync('xdotool', ['search', '--class', 'xterm'], {
     env: { ...process.env, DISPLAY: display },
   });
