@@ -139,7 +139,7 @@ try {
   await terminal('wire', `node ${program} wire --dry-run ${config} | tail -42`, 44);
   execFileSync('node', [program, 'wire', '--quiet', ...config.split(' ')], { cwd: folder });
   cpSync(join(root, 'sample/fonts'), join(folder, 'fonts'), { recursive: true });
-  await terminal('build', `node ${program} build --config ferries/dense-glyph.config.yaml`, 38);
+  await terminal('build', `node ${program} build --config ferries/dense-glyph.config.yaml`, 46);
   await terminal(
     'fallback',
     `node ${program} fallback fonts/FerrywakeSans-Regular.ttf fonts/FerrywakeSans-Bold.ttf fonts/LampbuoySlab-Bold.otf --site ferries/site`,
