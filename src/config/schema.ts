@@ -207,6 +207,15 @@ const planSchema = object({
           'Whether faces of a group are switched on together by a script; none: each comes by itself.',
       }),
     ),
+  'stand-ins': text()
+    .oneOf(['auto', 'none'] as const, 'write auto or none')
+    .default('auto' as const)
+    .meta(
+      describedBy({
+        description:
+          'Whether local fonts are tuned to be drawn until a face arrives; none: what a stack says.',
+      }),
+    ),
 });
 
 const fileItem = {
@@ -323,6 +332,7 @@ export const configSchema = object({
       connections: ['slow phone', 'cable'] as ConnectionChoice[],
       inline: 'none' as const,
       loader: 'auto' as const,
+      'stand-ins': 'auto' as const,
     }))
     .meta(describedBy({ description: 'What preloads are planned for.' })),
   families: array(familySchema.required())

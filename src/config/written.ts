@@ -101,6 +101,8 @@ export interface WrittenConfig {
     /** Whether pages carry what they draw of their main face themselves, where that brings it 0.1 s earlier or more. */
     inline?: 'auto' | 'none';
     loader?: 'auto' | 'none';
+    /** Whether local fonts are tuned to be drawn until a face arrives. */
+    'stand-ins'?: 'auto' | 'none';
   };
   families: readonly WrittenFamily[];
 }

@@ -16,7 +16,14 @@ import { planLoading, plannedVisits, withPlan, type Screenfuls } from './plannin
 import { madeFaces, type MakeRequest } from './planning/make.js';
 import type { Reach } from './reach.js';
 import type { PageVisit } from './timeline/index.js';
-import { keyOf, kitTextFaces, standInsOfKit, type FittedKit, type KitText } from './stand-ins/index.js';
+import {
+  keyOf,
+  kitTextFaces,
+  noStandIns,
+  standInsOfKit,
+  type FittedKit,
+  type KitText,
+} from './stand-ins/index.js';
 
 export interface KitRequest extends Omit<MakeRequest, 'formats'> {
   config: Pick<KitConfig, 'families' | 'characters' | 'budget' | 'loading'>;
@@ -42,7 +49,7 @@ export async function makeKit(
   const { families: made, leftOut } = await madeFaces({ ...request, formats: reach.formats });
   const decided = decidedLoading(made, config);
   const ownText = request.text ?? { faces: kitTextFaces(decided), pages: [] };
-  const { standIns, moves } = request.fitted ?? standInsOfKit(ownText, config.characters?.languages ?? []);
+  const { standIns, moves } = fittedFor(request, ownText);
   const withStandIns = (of: readonly LoadedFamily[]): KitFamily[] =>
     of.map((family) => ({
       ...family,
@@ -53,7 +60,7 @@ export async function makeKit(
     }));
   const stylesheets = kept?.stylesheets ?? [];
   const about = { leftOut, stylesheets, reach, address, moves, licences: new Map(), files: new Map() };
-  const css = stylesheetFile({ ...about, families: withStandIns(decided), plan: undefined });
+  const css = stylesheetFile({ address, families: withStandIns(decided) });
   const visits = request.visits ?? [];
   const planned = plannedVisits({
     families: decided,
@@ -92,6 +99,11 @@ export async function makeKit(
   const manifest = manifestOf(kit, version);
   text('kit.json', `${JSON.stringify(manifest, null, 2)}\n`);
   return { files: kit.files, manifest };
+}
+
+function fittedFor({ config, fitted }: KitRequest, text: KitText): FittedKit {
+  if (config.loading['stand-ins'] === 'none') return noStandIns;
+  return fitted ?? standInsOfKit(text, config.characters?.languages ?? []);
 }
 
 /** Texts of the same name but different content keep apart by the family's name. */

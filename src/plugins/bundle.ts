@@ -4,6 +4,7 @@ import { sha256 } from '../kit/digest.js';
 import type { Bundle } from './bundler.js';
 import type { ProjectKit } from './project-kit.js';
 import { withoutReplaced } from './replaced-rules.js';
+import { StandInStacks } from './stacks.js';
 
 /** Where files of a kit are that the bundler has named itself. */
 export function bundledFiles(bundle: Bundle, kit: ProjectKit): (file: string) => string | undefined {
@@ -16,7 +17,7 @@ export function bundledFiles(bundle: Bundle, kit: ProjectKit): (file: string) =>
   return (file) => byDigest.get(files[file].sha256);
 }
 
-/** Takes out of made stylesheets what came into them by imports, and files that nothing names any more. */
+/** Takes out of made stylesheets what came into them by imports, and files that nothing names any more; stacks get their stand-ins. */
 export function stripBundle(
   bundle: Bundle,
   kit: ProjectKit,
@@ -40,12 +41,18 @@ export function stripBundle(
   );
   const bytesOf = (address: string) => assets.get(nameOf(address));
   const gone = new Set<string>();
-  for (const file of Object.values(bundle)) {
-    if (file.type !== 'asset' || !file.fileName.endsWith('.css') || file.source === undefined) continue;
+  const sheets = Object.values(bundle).flatMap((file) => {
+    if (file.type !== 'asset' || !file.fileName.endsWith('.css') || file.source === undefined) return [];
     const css = typeof file.source === 'string' ? file.source : new TextDecoder().decode(file.source);
+    return [{ file, css }];
+  });
+  const stacks = new StandInStacks(kit.result!.manifest);
+  for (const { css } of sheets) stacks.read(css);
+  for (const { file, css } of sheets) {
     const stripped = withoutReplaced(css, file.fileName, { shipped: kit.shipped, bytesOf, isOwn });
+    const after = stacks.in(stripped?.css ?? css);
+    if (after !== css) file.source = after;
     if (!stripped) continue;
-    file.source = stripped.css;
     for (const one of stripped.urls) gone.add(nameOf(one));
     tell(`${stripped.faces.join(', ')} of an imported stylesheet gave way to the kit`);
   }

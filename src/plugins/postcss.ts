@@ -9,6 +9,7 @@ import { DenseGlyphError } from '../errors.js';
 import { readBytes } from '../io/read.js';
 import { ProjectKit } from './project-kit.js';
 import { filesBeside, withoutReplaced } from './replaced-rules.js';
+import { StandInStacks } from './stacks.js';
 
 export interface DenseGlyphPostcssOptions {
   /** The config, where it isn't found from the current folder upwards. */
@@ -27,7 +28,13 @@ interface AtRule extends Node {
   error: (message: string) => Error;
   replaceWith(...nodes: never[]): unknown;
 }
+interface Declaration {
+  prop: string;
+  value: string;
+}
 interface Root {
+  toString: () => string;
+  walkDecls: (name: RegExp, each: (declaration: Declaration) => void) => unknown;
   walkAtRules: (name: string | RegExp, each: (rule: AtRule) => void) => unknown;
 }
 interface Helpers {
@@ -75,6 +82,13 @@ export default function denseGlyph({ config }: DenseGlyphPostcssOptions = {}): D
         kit.folder,
         dirname(to ?? from),
       );
+      const stacks = new StandInStacks(kit.result!.manifest);
+      stacks.read(root.toString());
+      root.walkDecls(/^(?:font|font-family|--.*)$/i, (declaration) => {
+        const start = `${declaration.prop}:`;
+        const after = stacks.in(start + declaration.value, true).slice(start.length);
+        if (after !== declaration.value) declaration.value = after;
+      });
       const [first, ...others] = places;
       first.replaceWith(...(postcss.parse(css, { from: sheet }).nodes as never[]));
       for (const one of others) one.remove();

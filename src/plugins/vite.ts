@@ -15,6 +15,7 @@ import { followChanges, serveKit } from './dev-server.js';
 import { factsText } from './facts.js';
 import { ProjectKit } from './project-kit.js';
 import { filesBeside, withoutReplaced } from './replaced-rules.js';
+import { StandInStacks } from './stacks.js';
 
 export interface DenseGlyphOptions {
   /** The config, where it isn't found from the root of the project upwards. */
@@ -170,14 +171,17 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
       async transform(code: string, id: string) {
         const file = id.replace(/[?#].*/s, '');
         const [, text] = /^const __vite__css = ("(?:[^"\\\n]|\\.)*")/m.exec(code) ?? [];
-        if (resolved.command !== 'serve' || extname(file) !== '.css' || isOfKit(file) || text === undefined)
-          return null;
+        if (resolved.command !== 'serve' || isOfKit(file) || text === undefined) return null;
         const { kit } = await opened();
         await kit.ready();
         const bytesOf = filesBeside(file, resolved.root);
-        const stripped = withoutReplaced(JSON.parse(text) as string, file, { shipped: kit.shipped, bytesOf });
+        const css = JSON.parse(text) as string;
+        const stripped = withoutReplaced(css, file, { shipped: kit.shipped, bytesOf });
+        const stacks = (project!.stacks ??= new StandInStacks((await kit.ready()).manifest));
+        stacks.read(css);
+        const after = stacks.in(stripped?.css ?? css);
         // Not by a pattern of it: a stylesheet may hold what means something there.
-        return stripped ? { code: code.replace(text, () => JSON.stringify(stripped.css)), map: null } : null;
+        return after === css ? null : { code: code.replace(text, () => JSON.stringify(after)), map: null };
       },
       transformIndexHtml: {
         order: 'post',
@@ -204,6 +208,8 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
 
 interface Project {
   kit: ProjectKit;
+  /** What its stylesheets say so far. */
+  stacks?: StandInStacks;
   /** Undefined where the bundler names the files. */
   url: string | undefined;
 }

@@ -49,7 +49,7 @@ test('a site: fitted to its own text, with what still moves on each page', () =>
     expect(moved.every(({ lines }) => lines.face !== lines.standIn)).toBe(true);
   }));
 
-test('rules to paste are for the weights of the face, as it is declared', () =>
+test('rules to paste are of a family of their own, for all weights of the face', () =>
   inSample(async (folder) => {
     const { out } = await cli(
       ['fallback', 'fonts/FerrywakeSans-Variable.ttf', '--site', 'site', '--json'],
@@ -57,7 +57,12 @@ test('rules to paste are for the weights of the face, as it is declared', () =>
     );
     const { rules, faces } = JSON.parse(out) as FallbackResult;
     expect(faces[0].bands.length).toBeGreaterThan(1);
-    expect([...new Set(rules.match(/font-weight: [^;]*/g))]).toEqual(['font-weight: 300 800']);
+    expect([...new Set(rules.match(/font-weight: [^;]*/g))]).toEqual(
+      faces[0].bands.map(({ weight: [low, high] }) => `font-weight: ${low} ${high}`),
+    );
+    expect(new Set(rules.match(/font-family: [^;]*/g))).toEqual(
+      new Set(['font-family: "Ferrywake Sans stand-in"']),
+    );
     expect(rules.match(/unicode-range: /g)).toHaveLength(rules.match(/@font-face/g)!.length);
   }));
 
@@ -79,20 +84,21 @@ test('a local font as a file is measured as well; a missing one is told', () =>
     expect([missing.code, missing.err]).toEqual([3, expect.stringContaining('fonts/Absent.ttf')]);
   }));
 
-test('stand-ins are in every kit: declared as their faces, before them, and said in kit.json', () =>
+test('stand-ins are in every kit: in families of their own behind the faces, each file named once, and said in kit.json', () =>
   inSample(async (folder) => {
     await cli(['build', '--quiet'], folder);
     const css = readFileSync(join(folder, 'site/type/kit.css'), 'utf8');
-    const rules = css.match(/@font-face \{[^}]*\}/g)!.map((rule) => ({
-      key: /font-family[^;]*;|font-style[^;]*;|font-weight[^;]*;/g[Symbol.match](rule)!.join(),
-      isLocal: rule.includes('local('),
-    }));
-    for (const key of new Set(rules.map((rule) => rule.key))) {
-      const own = rules.filter((rule) => rule.key === key).map(({ isLocal }) => isLocal);
-      expect(own).toEqual([...own].sort((a, b) => Number(b) - Number(a)));
-      expect(own).toContain(true);
-      expect(own).toContain(false);
-    }
+    const rules = css.match(/@font-face \{[^}]*\}/g)!;
+    const familiesOf = (source: string) =>
+      new Set(
+        rules.filter((rule) => rule.includes(source)).map((rule) => /font-family: "([^"]*)/.exec(rule)![1]),
+      );
+    const [faces, standIns] = [familiesOf('url('), familiesOf('local(')];
+    expect(faces.size).toBe(3);
+    expect(standIns).toEqual(new Set([...faces].map((family) => `${family} stand-in`)));
+    for (const family of faces) expect(css).toContain(`: "${family}", "${family} stand-in", `);
+    const files = [...css.matchAll(/url\("([^"]*)/g)].map(([, url]) => url);
+    expect(new Set(files).size).toBe(files.length);
     const { families } = JSON.parse(readFileSync(join(folder, 'site/type/kit.json'), 'utf8')) as {
       families: {
         faces: {
@@ -100,7 +106,8 @@ test('stand-ins are in every kit: declared as their faces, before them, and said
         }[];
       }[];
     };
-    for (const { standIns } of families.flatMap(({ faces }) => faces.flatMap((face) => face.standIns)))
-      for (const { tuned, untuned } of standIns)
-        expect(tuned.otherCount).toBeLessThanOrEqual(untuned.otherCount);
+    for (const { standIns: own } of families.flatMap((family) =>
+      family.faces.flatMap((face) => face.standIns),
+    ))
+      for (const { tuned, untuned } of own) expect(tuned.otherCount).toBeLessThanOrEqual(untuned.otherCount);
   }));

@@ -25,7 +25,7 @@ describe('a config', () => {
       site: { root: 'site' },
       output: { folder: 'type' },
       rest: 'keep',
-      loading: { connections: ['slow phone', 'cable'], inline: 'none', loader: 'auto' },
+      loading: { connections: ['slow phone', 'cable'], inline: 'none', loader: 'auto', 'stand-ins': 'auto' },
       families: [
         {
           family: 'Ferrywake Sans',

@@ -59,7 +59,10 @@ beforeAll(async () => {
     '@font-face { font-family: "Lampbuoy Slab"; font-weight: 700; src: url(other.otf) }',
   );
   copyFileSync(join(sampleFonts, 'LampbuoySlab-Bold.otf'), join(folder, 'packages/other.otf'));
-  put('main.css', '@import "./packages/more.css";\nh1 { font-weight: 700 }\n');
+  put(
+    'main.css',
+    '@import "./packages/more.css";\n:root { --text: Ferrywake Sans, Arial, sans-serif }\nh1 { font-weight: 700; font-family: "Lampbuoy Slab", serif }\n',
+  );
   put('main.js', "import './packages/icons.css';\nimport './main.css';\n");
   put(
     'index.html',
@@ -109,6 +112,8 @@ describe('in Vite', () => {
     const [, css] = [...files].find(([file]) => file.endsWith('.css'))!;
     expect(css.indexOf('Ferrywake Sans')).toBeLessThan(css.indexOf('h1'));
     expect(css).not.toContain('other');
+    expect(css).toMatch(/--text: Ferrywake Sans, "Ferrywake Sans stand-in", Arial/);
+    expect(css).toMatch(/font-family: "?Lampbuoy Slab"?, "Lampbuoy Slab stand-in", serif/);
     for (const [, url] of css.matchAll(/url\("?\/?([^")]+)/g))
       expect(fonts).toContain(url.replace(/\?.*/, ''));
     expect(lines.join('\n')).toContain('cut to what 2 pages draw');
@@ -177,6 +182,7 @@ describe('in Vite', () => {
       // What a stylesheet imports of a package gives way as well.
       const sheet = await text('/main.css?import');
       expect(sheet).toContain('font-weight: 700');
+      expect(sheet).toContain('\\"Lampbuoy Slab\\", \\"Lampbuoy Slab stand-in\\", serif');
       expect(sheet).not.toContain('other.otf');
       // What leads out of the kit is nobody's business.
       const secret = `${folder}-secret`;
@@ -226,9 +232,11 @@ describe('in PostCSS', () => {
     config({ folder: 'public/type' });
     demand(true);
     const before =
-      'body { margin: 0 }\n@dense-glyph;\n@font-face { font-family: "Tidelog Mono"; src: url(x.ttf) }\nh1 { color: red }';
+      'body { margin: 0 }\n@dense-glyph;\n@font-face { font-family: "Tidelog Mono"; src: url(x.ttf) }\nh1 { color: red; font: 1em Ferrywake Sans }';
     const { css, messages } = await through(before);
-    expect(css).toMatch(/^body[^]*@font-face[^]*h1 \{ color: red \}$/);
+    expect(css).toMatch(
+      /^body[^]*@font-face[^]*h1 \{ color: red; font: 1em Ferrywake Sans, "Ferrywake Sans stand-in" \}$/,
+    );
     expect(css).not.toMatch(/x\.ttf|@dense-glyph/);
     const urls = [...css.matchAll(/url\("([^")]+)/g)].map(([, url]) => url);
     expect(urls.length).toBeGreaterThan(3);

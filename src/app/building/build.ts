@@ -14,7 +14,7 @@ import { writeKitFolder } from '../../io/kit-folder.js';
 import { processors } from '../../io/processors.js';
 import type { KitAddress } from '../../kit/kit.js';
 import { makeKit, type KitRequest } from '../../kit/make.js';
-import type { Manifest } from '../../kit/files/manifest.js';
+import { manifestVersion, type Manifest } from '../../kit/files/manifest.js';
 import { chosenFaces } from '../../kit/planning/chosen.js';
 import { cutToPages } from '../../kit/planning/plan.js';
 import { kitTextFaces, standInsOfKit, type FittedKit, type KitText } from '../../kit/stand-ins/index.js';
@@ -258,7 +258,7 @@ function earlierIn(folder: string): Pick<KitRequest, 'earlier' | 'earlierCosts'>
   if (!text) return {};
   try {
     const manifest = JSON.parse(new TextDecoder().decode(text)) as Manifest;
-    const isOurs = manifest.manifestVersion === 4 && manifest.madeWith === version();
+    const isOurs = manifest.manifestVersion === manifestVersion && manifest.madeWith === version();
     if (!isOurs) return {};
     return { earlier: earlierParts(manifest, read), earlierCosts: earlierCosts(manifest) };
   } catch {

@@ -10,11 +10,11 @@ import type { DenseGlyphError } from '../../errors.js';
 import { finding, type Finding } from '../../findings.js';
 import { readSite } from '../../io/site-folder.js';
 import { writeWhole } from '../../io/write-whole.js';
+import { standInFamily } from '../../site/css/stand-in-family.js';
 import { chosenFaces } from '../../kit/planning/chosen.js';
 import {
   classicRules,
   fittedStandIns,
-  mainBand,
   standInRules,
   type ClassicForm,
   type MeasuredFont,
@@ -57,7 +57,7 @@ export interface FallbackResult {
   }[];
   /** What still moves, by page and width; empty without a site. */
   pages: PageMoves[];
-  /** `@font-face` rules, to stand before those of the faces; then those for browsers that lack the descriptors. */
+  /** `@font-face` rules of families that follow the faces' own in stacks; then those for browsers that lack the descriptors. */
   rules: string;
   findings: Finding[];
 }
@@ -119,13 +119,13 @@ export async function fallback(request: FallbackRequest, progress?: OnProgress):
 
 const labelOf = (face: NamedFace) => `${face.family} ${faceLabel(face)}`;
 
-/** For a rule of all weights of the face, which stays as it is: rules of other weights would keep browsers from it. */
 function rulesOf(face: NamedFace, bands: readonly StandInBand[]): string[] {
-  if (bands.length === 0) return [];
-  const { family, weight, style, stretch, font } = face;
+  const { family, style, stretch, font } = face;
   const characters = mappedCharacters(font).ranges();
-  const rule = { family, weight, style, stretch, characters, isLoadedAhead: false };
-  return mainBand(bands).standIns.flatMap((one) => standInRules(rule, one));
+  const rule = { family: standInFamily(family), style, stretch, characters };
+  return bands.flatMap(({ weight, standIns }) =>
+    standIns.flatMap((one) => standInRules({ ...rule, weight }, one)),
+  );
 }
 
 /** Faces that are named, or those of the config, with the site that they are for. */

@@ -25,8 +25,7 @@ export interface PagesRequest {
   replaced: Replaced;
   /** Pages that stay as they are. */
   held: ReadonlySet<string>;
-  /** Where stacks are changed too. */
-  stacks: StackNames | undefined;
+  stacks: StackNames;
   /** How a file is called from the config's folder. */
   named: (path: string) => string;
 }
@@ -94,7 +93,7 @@ async function wiredOne(
   };
   const wired = wiredPage(text, wiring);
   if (wired === undefined) return 'what stands around the place would be read otherwise';
-  const after = stacks ? withStacks(wired, stacks) : wired;
+  const after = withStacks(wired, stacks);
   return { file: named(address), before, after: bytesOf(after) };
 }
 

@@ -1,8 +1,46 @@
 import type { KitConfig } from '../../config/schema.js';
 import { faceStyleOf } from '../../core/face/index.js';
-import type { StackNames } from '../../site/edits/stack-edits.js';
+import { readBytes } from '../../io/read.js';
+import type { SiteFolder } from '../../io/site-folder.js';
+import { standInNames } from '../../kit/files/manifest.js';
+import { stylesIn, type StackNames } from '../../site/edits/stack-edits.js';
+import { StackProperties } from '../../site/edits/stack-properties.js';
 import { openSources } from '../building/open-sources.js';
 import type { FoundOnSite } from '../../site/scanning/page-scanner.js';
+import { editableText } from './edited-text.js';
+import type { KitAtHand } from './kit-at-hand.js';
+
+/**
+ * What stands in for the families of a kit, behind them in the stacks of a site.
+ *
+ * @param sheets its stylesheets, absolute
+ */
+export function standInStacks(kit: KitAtHand, site: SiteFolder, sheets: readonly string[]): StackNames {
+  const properties = new StackProperties();
+  const names = standInNames(kit.manifest);
+  if (names.size > 0)
+    for (const path of [...sheets, ...site.pages.map(({ address }) => address)]) {
+      const text = textAt(path);
+      if (text === undefined) continue;
+      if (path.endsWith('.css')) properties.add(text);
+      else for (const css of stylesIn(text)) properties.add(css.text, css.isDeclarations);
+    }
+  return {
+    nameFor: () => undefined,
+    standInFor: (family) => names.get(family.toLowerCase()),
+    fallbackFor: () => [],
+    holdsStack: (property) => properties.holdsStack(property),
+  };
+}
+
+function textAt(path: string): string | undefined {
+  try {
+    return editableText(readBytes(path, path)).text;
+  } catch {
+    // It is told by what reads it to change it.
+    return undefined;
+  }
+}
 
 /**
  * What stacks call the families of a kit: their names in the config; by the name inside their files, or without its spaces, they
@@ -12,7 +50,7 @@ export async function stackNames(
   config: KitConfig,
   base: string,
   { pages }: Pick<FoundOnSite, 'pages'>,
-): Promise<StackNames> {
+): Promise<Pick<StackNames, 'nameFor' | 'fallbackFor'>> {
   const own = new Map(config.families.map((one) => [one.family.toLowerCase(), one]));
   const declared = new Set(
     pages.flatMap(({ fontFaces }) => fontFaces.map(({ family }) => family.toLowerCase())),

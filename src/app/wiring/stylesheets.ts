@@ -19,6 +19,7 @@ export function wiredStylesheets({
   replaced,
   held,
   stacks,
+  pinned,
   named,
 }: {
   site: SiteFolder;
@@ -26,8 +27,10 @@ export function wiredStylesheets({
   replaced: Replaced;
   /** Those that stay as they are, as scan names them. */
   held: ReadonlySet<string>;
-  /** Where stacks are changed too, and in which files, absolute. */
-  stacks: { names: StackNames; files: readonly string[] } | undefined;
+  /** What stacks are to say, and of which files, absolute. */
+  stacks: { names: StackNames; files: readonly string[] };
+  /** Files that pages take only as they are, absolute. */
+  pinned: ReadonlySet<string>;
   named: (path: string) => string;
 }): { files: EditedFile[]; findings: Finding[] } {
   const files: EditedFile[] = [];
@@ -36,7 +39,7 @@ export function wiredStylesheets({
   for (const { kind, file } of found.hosted) if (kind === 'import' || kind === 'font') names.add(file);
   for (const { fontFaces } of found.pages) for (const { file } of fontFaces) names.add(file);
   const paths = new Set([...names].map((name) => resolve(site.base, name)));
-  for (const path of stacks?.files ?? []) paths.add(path);
+  for (const path of stacks.files) paths.add(path);
   for (const path of paths) {
     if (!/\.css$/i.test(path) || relative(site.root, path).startsWith('..')) continue;
     const shown = site.shown(path);
@@ -60,8 +63,10 @@ export function wiredStylesheets({
           isFaceReplaced: (face) => replaced.isFaceReplaced(face, shown),
         }),
       );
-      const after = stacks ? applied(kept, stackEdits(kept, stacks.names)) : kept;
-      files.push({ file: named(path), before, after: bytesOf(mark + after) });
+      const after = applied(kept, stackEdits(kept, stacks.names));
+      if (after !== css && pinned.has(path))
+        leave('pages link it with an integrity, and would not take it changed; take that attribute out');
+      else files.push({ file: named(path), before, after: bytesOf(mark + after) });
     } catch (cause) {
       if (!(cause instanceof DenseGlyphError)) throw cause;
       leave(cause.reason);

@@ -1,5 +1,5 @@
 import { createTwoFilesPatch } from 'diff';
-import { join, relative, resolve } from 'node:path';
+import { join, relative, resolve, sep } from 'node:path';
 import { loadConfig } from '../../config/load.js';
 import type { KitConfig } from '../../config/schema.js';
 import { DenseGlyphError } from '../../errors.js';
@@ -21,10 +21,11 @@ import { scannedSite, type FoundOnSite } from '../scanning/scan-threads.js';
 import { editableText } from './edited-text.js';
 import { addressFindings, kitAtHand, type KitAtHand } from './kit-at-hand.js';
 import { wiredPages } from './pages.js';
+import { pinnedFiles } from './pinned.js';
 import { Replaced } from './replaced.js';
 import { heldFindings, otherwiseFindings } from './otherwise-findings.js';
 import { drawnOtherwise, type DrawnOtherwise } from './second-reading.js';
-import { stackNames } from './stack-names.js';
+import { stackNames, standInStacks } from './stack-names.js';
 import { wiredStylesheets } from './stylesheets.js';
 import { wiredTemplates } from './templates.js';
 
@@ -41,7 +42,7 @@ export interface WireRequest extends ReadingOptions {
   strict?: boolean | undefined;
   /** Whether to write pages that would be drawn worse than before, too. */
   force?: boolean | undefined;
-  /** Whether stacks that name a family under another name, or nothing behind it, are changed too. */
+  /** Whether stacks that name a family under another name, or nothing behind it, are changed too; what stands in for it always is. */
   stacks?: boolean | undefined;
   /** What to give for pages that don't exist yet, in the place of changing some. */
   print?: PastedForm | undefined;
@@ -178,10 +179,12 @@ async function plannedChanges(
     { config, base, root, kit },
     progress,
   );
-  const names = request.stacks ? await stackNames(config, base, found) : undefined;
   const nameOf = (path: string) => relative(base, path).replaceAll('\\', '/');
   const files = { site, found, kit, named: nameOf };
-  const stacks = names && { names, files: await stylesheetsBelow(root) };
+  const sheets = (await stylesheetsBelow(root)).filter((path) => !path.startsWith(`${kit.folder}${sep}`));
+  const pinned = pinnedFiles(site);
+  const renamed = request.stacks ? await stackNames(config, base, found) : undefined;
+  const names = { ...standInStacks(kit, site, sheets), ...renamed };
   const templates = await projectTemplates(base);
 
   const supplies: KnownSupplies = new Map();
@@ -195,13 +198,13 @@ async function plannedChanges(
     const parts = { ...files, replaced, held };
     const made = [
       await wiredPages({ ...parts, stacks: names }),
-      wiredStylesheets({ ...parts, stacks }),
+      wiredStylesheets({ ...parts, stacks: { names, files: sheets }, pinned }),
       wiredTemplates(templates, parts),
     ];
     const changes = made.flatMap((one) => one.files);
     const changed = changes.filter(({ before, after }) => Buffer.compare(before, after) !== 0);
     const after = new Map(changed.map((one) => [resolve(base, one.file), one.after]));
-    const reader = { kit, folders, supplies, nameFor: names?.nameFor, open };
+    const reader = { kit, folders, supplies, nameFor: names.nameFor, open };
     const otherwise = await drawnOtherwise(found, site, after, reader, progress);
     const losses = request.force ? [] : otherwise.filter(({ judgement }) => judgement !== 'better');
     const others = heldFor(losses, found, changed, (file) => nameOf(resolve(site.base, file)));

@@ -9,9 +9,7 @@ export interface GroupFace {
   family: string;
   /** A path inside the kit. What only other characters ask for is declared by kit.css. */
   file: string;
-  /** Weights that have stand-ins of their own; of browsers that fetch a file once for each rule all of them together. */
-  weights: string[];
-  whole: string;
+  weight: string;
   others: FontFaceDescriptors;
 }
 
@@ -61,16 +59,14 @@ async function loaded(faces: readonly GroupFace[], base: string): Promise<FontFa
     if (!files.has(url)) files.set(url, fetched(url));
     return files.get(url)!;
   };
-  // It has one stand-in for all weights of a file, and reads a family as a rule writes it, where others take it as it is.
+  // It reads a family as a rule writes it, where others take it as it is.
   const isFirefox = CSS.supports('-moz-appearance', 'none');
-  const coming = faces.map(async ({ family, file, weights, whole, others }) => {
-    const source = await sourceOf(file);
-    const own = (isFirefox ? [whole] : weights).map(
-      (weight) => new FontFace(isFirefox ? JSON.stringify(family) : family, source, { ...others, weight }),
-    );
-    return Promise.all(own.map((face) => face.load()));
-  });
-  return (await Promise.all(coming)).flat();
+  return Promise.all(
+    faces.map(async ({ family, file, weight, others }) => {
+      const name = isFirefox ? JSON.stringify(family) : family;
+      return new FontFace(name, await sourceOf(file), { ...others, weight }).load();
+    }),
+  );
 }
 
 /**

@@ -112,7 +112,7 @@ export function loaderFacts(kit: Pick<MadeKit, 'families' | 'address'>): LoaderF
 }
 
 function faceData(face: KitFace): unknown {
-  const { family, weight, style, stretch, slant, descriptors, standIns } = face;
+  const { family, weight, style, stretch, slant, descriptors } = face;
   const others: Record<string, string> = {
     ...(style === 'normal'
       ? {}
@@ -125,8 +125,7 @@ function faceData(face: KitFace): unknown {
   return {
     family,
     file: fetchedPart(face).file,
-    weights: standIns.length > 1 ? standIns.map((band) => rangeText(band.weight)) : [rangeText(weight)],
-    whole: rangeText(weight),
+    weight: rangeText(weight),
     others,
   };
 }

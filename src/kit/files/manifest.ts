@@ -4,6 +4,7 @@ import { unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import { scriptsOf } from '../../core/text/scripts.js';
 import { rangeText, type DrawingDescriptors, type FontDisplay, type Slope } from '../../core/face/index.js';
 import { sha256 } from '../digest.js';
+import { standInFamily } from '../../site/css/stand-in-family.js';
 import { everyScreen } from '../../site/usage/page-face.js';
 import { facesOf, type KeptStylesheet, type KitFace, type MadeKit } from '../kit.js';
 import type { KitMoves, StandInBand } from '../stand-ins/index.js';
@@ -13,9 +14,10 @@ import { fetchedPart, type LeftOutFace, type Slice } from '../planning/made.js';
 import type { Reach, ReachedFormat } from '../reach.js';
 import { preloadsOf } from './head.js';
 import { loaderFacts, type LoaderFacts } from './loader.js';
+import { stackOf } from './stylesheet.js';
 
 /** Of kit.json, as this program writes and reads it. */
-export const manifestVersion = 4;
+export const manifestVersion = 5;
 
 /** kit.json: what is in the kit and why. */
 export interface Manifest {
@@ -53,7 +55,7 @@ export interface Manifest {
 export interface ManifestFamily {
   family: string;
   role: string;
-  /** The value of `font-family`. */
+  /** The value of `font-family`, with what stands in for the family. */
   stack: readonly string[];
   faces: ManifestFace[];
 }
@@ -134,12 +136,21 @@ export function isManifest(found: unknown): found is Manifest {
   );
 }
 
+/** By family, in small letters: what stands in for it, where something does. */
+export const standInNames = ({ families }: Pick<Manifest, 'families'>): Map<string, string> =>
+  new Map(
+    families.flatMap(({ family, stack }) => {
+      const standIn = standInFamily(family);
+      return stack.includes(standIn) ? [[family.toLowerCase(), standIn] as const] : [];
+    }),
+  );
+
 export function manifestOf(kit: MadeKit, version: string): Manifest {
-  const families = kit.families.map(({ family, role, stack, faces }) => ({
-    family,
-    role,
-    stack,
-    faces: faces.map((face) => manifestFace(face, kit.address.url ?? '')),
+  const families = kit.families.map((one): ManifestFamily => ({
+    family: one.family,
+    role: one.role,
+    stack: stackOf(one),
+    faces: one.faces.map((face) => manifestFace(face, kit.address.url ?? '')),
   }));
   const loader = loaderFacts(kit);
   const files = [...kit.files].sort(([a], [b]) => (a < b ? -1 : 1));

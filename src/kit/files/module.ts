@@ -2,7 +2,7 @@ import { fontFamilyList, rangeText } from '../../core/face/index.js';
 import type { MadeKit } from '../kit.js';
 import { fetchedPart } from '../planning/made.js';
 import { headMarkup, loaderOf, preloadsOf } from './head.js';
-import { stylesheetFile } from './stylesheet.js';
+import { stackOf, stylesheetFile } from './stylesheet.js';
 
 const types = `/** A face that the kit ships. */
 export interface Face {
@@ -48,7 +48,9 @@ export function moduleFiles(kit: MadeKit): [path: string, content: string][] {
       };
     }),
   );
-  const stacks = Object.fromEntries(kit.families.map(({ role, stack }) => [role, fontFamilyList(stack)]));
+  const stacks = Object.fromEntries(
+    kit.families.map((family) => [family.role, fontFamilyList(stackOf(family))]),
+  );
   const json = (value: unknown) => JSON.stringify(value, null, 2);
   const placeholder = '\0base\0';
   const markup = headMarkup({ preloads: preloadsOf(kit), loader: loaderOf(kit) }, placeholder).split(

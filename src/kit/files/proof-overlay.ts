@@ -20,7 +20,7 @@ export function overlayRules(face: KitFace, id: string): string {
   const characters = parts.flatMap((part) => [...part.characters]);
   return standInsOf(face, id)
     .flatMap(({ one, tuned, asIs }) => [
-      ...standInRules({ ...all, family: tuned, characters, isLoadedAhead: false }, one),
+      ...standInRules({ ...all, family: tuned, characters }, one),
       fontFaceText({ ...all, family: asIs, sources: one.names.map((local) => ({ local })) }),
     ])
     .join('\n');

@@ -1,19 +1,13 @@
 import { svgFontId } from '../../core/containers/index.js';
-import { fontFaceText, fontFamilyList, formatHints, type Range } from '../../core/face/index.js';
+import { fontFaceText, fontFamilyList, formatHints } from '../../core/face/index.js';
 import { CodePointSet } from '../../core/text/code-point-set.js';
 import { unicodeRangeText, type CodePointRanges } from '../../core/text/unicode-ranges.js';
-import { loadingMarks } from '../../site/css/loading-mark.js';
-import type { KitFace, MadeKit } from '../kit.js';
-import {
-  kindsApart,
-  mainBand,
-  standInRules,
-  usualIn,
-  type CharacterKind,
-  type StandInBand,
-} from '../stand-ins/index.js';
+import { standInFamily } from '../../site/css/stand-in-family.js';
+import type { KitFace, KitFamily, MadeKit } from '../kit.js';
+import { standInRules, usualIn } from '../stand-ins/index.js';
 import { fetchedPart, olderParts, restOf, type MadeFace, type Part } from '../planning/made.js';
 import type { ReachedFormat } from '../reach.js';
+import { declaredTogether } from './declared-together.js';
 
 const space = 0x20;
 
@@ -28,42 +22,23 @@ const sourceOrder: readonly ReachedFormat['format'][] = ['eot', 'woff2', 'woff',
  * @param isGrouped whether the loader declares it where there are scripts
  */
 export function faceRules(face: KitFace, base: string, isGrouped = false): string {
-  const ofFace = (weight: Range, hasRange = false) => {
-    if (!isGrouped) return rulesOf(face, base, weight, hasRange);
-    const [part, rest] = [fetchedPart(face), restOf(face)];
-    const alone = rulesOf({ ...face, parts: [part] }, base, weight, hasRange);
-    const others = rest ? `${rulesOf({ ...face, parts: [rest] }, base, weight)}\n` : '';
-    return `${others}${block('@media (scripting: none)', alone)}`;
-  };
-  if (face.standIns.length === 0) return ofFace(face.weight);
-  const characters = standInCharacters(face);
-  const of = (band: StandInBand) =>
-    [...rulesOfBand(face, band, characters), ofFace(band.weight, true)].join('\n');
-  const [first, ...others] = face.standIns;
-  if (others.length === 0) return of(first);
-  return [
-    // Rules of several weights share a file, which Firefox fetches once for each of them.
-    block(`@supports (${isFirefox})`, of({ ...mainBand(face.standIns), weight: face.weight })),
-    block(`@supports not (${isFirefox})`, face.standIns.map(of).join('\n')),
-  ].join('\n');
+  if (!isGrouped) return rulesOf(face, base, face.standIns.length > 0);
+  const [part, rest] = [fetchedPart(face), restOf(face)];
+  const alone = rulesOf({ ...face, parts: [part] }, base);
+  const others = rest ? `${rulesOf({ ...face, parts: [rest] }, base)}\n` : '';
+  return `${others}${block('@media (scripting: none)', alone)}`;
 }
 
-export const block = (condition: string, rules: string) =>
-  `${condition} {\n${rules.replace(/^(?=.)/gm, '  ')}}\n`;
+const block = (condition: string, rules: string) => `${condition} {\n${rules.replace(/^(?=.)/gm, '  ')}}\n`;
 
-/**
- * What stands in for a face: the same family and the same descriptors, so that browsers draw it while the face is on its way and
- * where it never comes, without a change of any stack (CSS Fonts 4, section 4.1: of rules alike the last one that has a
- * character).
- */
-function rulesOfBand(
-  face: KitFace,
-  { weight, standIns }: StandInBand,
-  characters: CodePointRanges,
-): string[] {
+/** What stands in for a face: rules of a family of their own, so that its own family holds the face alone. */
+function rulesOfStandIns(face: KitFace): string[] {
   const { family, style, stretch, slant } = face;
-  const rule = { family, weight, style, stretch, slant, characters, isLoadedAhead: true };
-  return standIns.flatMap((one) => standInRules(rule, one));
+  const characters = standInCharacters(face);
+  const rule = { family: standInFamily(family), style, stretch, slant, characters };
+  return face.standIns.flatMap(({ weight, standIns }) =>
+    standIns.flatMap((one) => standInRules({ ...rule, weight }, one)),
+  );
 }
 
 /** What the face has, so that other characters go on to the stack. */
@@ -73,57 +48,45 @@ function standInCharacters({ parts }: KitFace): CodePointRanges {
   return withSpace(all.ranges());
 }
 
-/** Pseudo-elements that come before the body and that pages hardly ever use. */
-const loadingPlaces: readonly string[] = [
-  'html::before',
-  'head::before',
-  'head::after',
-  'title::before',
-  'title::after',
-];
+/** How many elements of a head are taken: any page has as many. */
+const mostLoaded = 6;
 
 /**
- * Firefox draws no stand-in that it hasn't loaded before, and loads none while the face is on its way. Elements that show nothing
- * ask for a character that only stand-ins name, those of the most used weights first; other browsers don't read the rules. Their
- * first family is one of the system, so that no face is fetched to measure their lines.
+ * Firefox draws no stand-in that it hasn't loaded before, and loads none while the face is on its way. It loads what a length
+ * is measured by (CSS Values 4, section 6.1): elements of the head, which show nothing, have lengths of stand-ins, those of
+ * most text first. A rule of the page for such an element goes before these.
  */
-function loadingRules(kit: MadeKit): string[] {
-  const families = kit.families.filter(({ faces }) =>
-    faces.some((face) => face.standIns.length > 0 && olderParts(face).length === 0),
+function loadingRules(families: MadeKit['families']): string[] {
+  const bands = families.flatMap(({ faces }) =>
+    faces.flatMap(({ family, style, standIns }) =>
+      standIns
+        .filter((band) => band.standIns.length > 0)
+        .map(({ weight, letters }) => ({ family, style, weight: usualIn(weight), letters })),
+    ),
   );
-  const letters = new Map<string, number>();
-  for (const face of families.flatMap(({ faces }) => [...faces])) {
-    if (face.standIns.length === 0) continue;
-    const { weight, letters: own } = mainBand(face.standIns);
-    const key = `${face.style === 'normal' ? '' : `${face.style} `}${usualIn(weight)}`;
-    letters.set(key, (letters.get(key) ?? 0) + own);
-  }
-  const standIns = families.flatMap(({ faces }) =>
-    faces.flatMap((face) => face.standIns.flatMap((band) => band.standIns)),
-  );
-  const kinds = new Set(standIns.flatMap(({ scales }) => kindsApart(scales)));
-  const marks = Object.entries(loadingMarks).flatMap(([kind, mark]) =>
-    kinds.has(kind as CharacterKind) ? [mark] : [],
-  );
-  const content = marks.map((code) => `\\${code.toString(16).toUpperCase()}`).join('');
-  const stack = fontFamilyList(['serif', ...families.map(({ family }) => family)]);
-  const rules = [...letters]
-    .sort(([a, most], [b, other]) => other - most || (a < b ? -1 : 1))
-    .slice(0, loadingPlaces.length)
-    .map(
-      ([font], i) =>
-        `  ${loadingPlaces[i]} {\n    content: "${content}";\n    font: ${font} 1px ${stack};\n  }\n`,
-    );
+  const rules = bands
+    .sort((a, b) => b.letters - a.letters)
+    .slice(0, mostLoaded)
+    .map(({ family, style, weight }, i) => {
+      const declarations = [
+        `font-family: ${fontFamilyList([standInFamily(family)])};`,
+        ...(weight === 400 ? [] : [`font-weight: ${weight};`]),
+        ...(style === 'normal' ? [] : [`font-style: ${style};`]),
+        'scroll-margin: 1ex 1ch 1ic;',
+      ];
+      const lines = declarations.map((one) => `    ${one}\n`).join('');
+      return `  :where(head > :nth-child(${i + 1})) {\n${lines}  }\n`;
+    });
   if (rules.length === 0) return [];
-  const hidden = `  html::before,\n  head {\n    position: absolute;\n    top: 0;\n    left: 0;\n    visibility: hidden;\n  }\n  head,\n  title {\n    display: block;\n    font-size: 0;\n  }\n`;
-  return [`@supports (${isFirefox}) {\n${hidden}${rules.join('')}}\n`];
+  const styled = '  :where(head) {\n    display: contents;\n  }\n';
+  return [`@supports (${isFirefox}) {\n${styled}${rules.join('')}}\n`];
 }
 
 export const isFirefox = '-moz-appearance: none';
 
 /** @param hasRange whether a rule for all of its characters names them, so that others don't fetch it */
-function rulesOf(face: MadeFace, base: string, weight: Range, hasRange = false): string {
-  const { family, style, stretch, slant, descriptors, display, source } = face;
+function rulesOf(face: MadeFace, base: string, hasRange = false): string {
+  const { family, weight, style, stretch, slant, descriptors, display, source } = face;
   const part = fetchedPart(face);
   const rest = restOf(face);
   const older = olderParts(face);
@@ -199,20 +162,31 @@ export function startsAsKit(css: string): boolean {
   return start.startsWith(kitMark) || start.startsWith(earlierMark);
 }
 
-/** kit.css: faces, a custom property and a class for each role. */
-export function stylesheetFile(kit: MadeKit): string {
+/** The families of a stack: behind that of the faces what stands in for them. */
+export function stackOf({ family, stack, faces }: KitFamily): string[] {
+  const hasStandIns = faces.some(({ standIns }) => standIns.some((band) => band.standIns.length > 0));
+  return hasStandIns ? [family, standInFamily(family), ...stack.slice(1)] : [...stack];
+}
+
+/** kit.css: faces, then what stands in for them, a custom property and a class for each role. */
+export function stylesheetFile(kit: Pick<MadeKit, 'families' | 'address'>): string {
   // Relative URLs in a stylesheet start from the stylesheet, which lies at the top of the kit.
   const base = kit.address.url ?? '';
   const faces = kit.families.flatMap(({ group, faces: own }) =>
-    own.map((face) => faceRules(face, base, group !== undefined)),
+    declaredTogether(own).map((face) => faceRules(face, base, group !== undefined)),
   );
-  const properties = kit.families.map(({ role, stack }) => `  --type-${role}: ${fontFamilyList(stack)};\n`);
+  const standIns = kit.families.flatMap(({ faces: own }) => own.flatMap(rulesOfStandIns));
+  const properties = kit.families.map(
+    (family) => `  --type-${family.role}: ${fontFamilyList(stackOf(family))};\n`,
+  );
   const classes = kit.families.map(({ role }) => `.type-${role} {\n  font-family: var(--type-${role});\n}\n`);
   return [
     `${kitMark}: made by build. Changes belong in the config, as the next build writes this file again. */\n`,
     ...faces,
-    ...loadingRules(kit),
+    ...(standIns.length === 0 ? [] : ['/* Local fonts that stand in for the faces until these arrive. */\n']),
+    ...standIns,
     `:root {\n${properties.join('')}}\n`,
     ...classes,
+    ...loadingRules(kit.families),
   ].join('\n');
 }

@@ -1,7 +1,6 @@
 // What pages may carry of a face themselves: what they draw of it, so that it is there with them
 
 import { writeFont } from '../../core/containers/index.js';
-import type { Range } from '../../core/face/index.js';
 import { slug } from '../../core/face/slug.js';
 import { forbidsSubsetting } from '../../core/sfnt/licence.js';
 import { subsetFont } from '../../core/subset/index.js';
@@ -27,8 +26,6 @@ export interface FirstPartFile {
   /** As WOFF2. */
   bytes: Uint8Array;
   characters: CodePointSet;
-  /** For which of its weights it is there: those of the stand-ins that pages draw. */
-  weights: readonly Range[];
 }
 
 /** What pages carry themselves. */
@@ -40,7 +37,7 @@ export interface FirstParts {
 
 /** Milliseconds: for less a page isn't made heavier. */
 const worthwhile = 100;
-/** What the rules for a weight take, compressed; the letters themselves are compressed once. */
+/** What its rules take, compressed. */
 const bytesOfRules = 350;
 const space = 0x20;
 
@@ -64,17 +61,16 @@ export async function withFirstParts(
   for (const [i, page] of plan.pages.entries()) {
     const candidate =
       (wanted || i === most) && waitOf(page) >= worthwhile ? mainFace(page, faces) : undefined;
-    const drawn = candidate && drawnOn(page.page, candidate, text);
-    if (!candidate || !drawn) {
+    const characters = candidate && drawnOn(page.page, candidate, text);
+    if (!candidate || !characters) {
       pages.push(page);
       continue;
     }
-    const { characters, weights } = drawn;
     const key = `${keyOf(candidate)} ${JSON.stringify(characters.toJSON())}`;
     if (!cuts.has(key)) cuts.set(key, cutOf(candidate, characters));
     const bytes = await cuts.get(key)!;
     const of = fetchedPart(candidate).file;
-    const size = bytes.length + weights.length * bytesOfRules;
+    const size = bytes.length + bytesOfRules;
     const inlined = new Map([[of, size]]);
     const then = planPage(planned.visits[i], planned.connections, planned.wishes, inlined);
     const first: FirstPart = {
@@ -86,9 +82,9 @@ export async function withFirstParts(
     if (gain - cost < worthwhile || !fits(page, size, planned.connections[slowest])) pages.push(page);
     else if (!wanted) pages.push({ ...page, first });
     else {
-      const digest = sha256(Buffer.concat([bytes, Buffer.from(JSON.stringify(weights))]));
+      const digest = sha256(bytes);
       const file = `first/${slug(candidate.family).slice(0, 80)}-${digest.slice(0, 8)}.css`;
-      parts.set(file, { face: candidate, bytes, characters, weights });
+      parts.set(file, { face: candidate, bytes, characters });
       pages.push({ ...then, first: { ...first, file } });
     }
   }
@@ -108,26 +104,16 @@ function mainFace({ files }: PagePlan, faces: readonly KitFace[]): KitFace | und
 }
 
 /** What a page draws of a face, not only of its first screenful: letters of two fonts in a word would be worse than none. */
-function drawnOn(
-  page: string,
-  face: KitFace,
-  { pages }: KitText,
-): Pick<FirstPartFile, 'characters' | 'weights'> | undefined {
+function drawnOn(page: string, face: KitFace, { pages }: KitText): CodePointSet | undefined {
   const there = new CodePointSet();
   for (const [first, last] of fetchedPart(face).characters) there.addRange(first, last);
   const characters = new CodePointSet([space]);
-  const asked = new Set<number>();
   for (const { paragraphs } of pages.filter((one) => one.page === page))
     for (const run of paragraphs.flatMap(({ runs }) => runs)) {
       if (run.face.key !== keyOf(face)) continue;
-      asked.add(run.weight);
       for (const one of run.text) if (there.has(one.codePointAt(0)!)) characters.add(one.codePointAt(0)!);
     }
-  const bands = face.standIns.map(({ weight }) => weight);
-  const weights = (bands.length === 0 ? [face.weight] : bands).filter(([low, high]) =>
-    [...asked].some((weight) => weight >= low && weight <= high),
-  );
-  return characters.size > 1 && weights.length > 0 ? { characters, weights } : undefined;
+  return characters.size > 1 ? characters : undefined;
 }
 
 async function cutOf(face: KitFace, characters: CodePointSet): Promise<Uint8Array> {

@@ -12,7 +12,7 @@ export {
   type StandInFace,
 } from './stand-ins.js';
 export { classicForms, classicRules, type ClassicForm } from './classic.js';
-export { kindsApart, standInRules } from './rules.js';
+export { measuredIdeograph, standInRules } from './rules.js';
 export type { CharacterKind, Scales } from './character-kinds.js';
 export type { MovedParagraph, PageMoves } from './moves.js';
 export type { Moves } from './fit.js';
@@ -20,6 +20,7 @@ export {
   fittedStandIns,
   keyOf,
   kitTextFaces,
+  noStandIns,
   standInsOfKit,
   type FaceStandIns,
   type FittedKit,

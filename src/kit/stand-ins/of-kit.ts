@@ -106,6 +106,12 @@ export interface FittedKit {
   moves: KitMoves;
 }
 
+/** Of a kit that leaves it to the stacks. */
+export const noStandIns: FittedKit = {
+  standIns: new Map(),
+  moves: { widths: [], paragraphs: 0, untuned: 0, tuned: 0, pages: [] },
+};
+
 /** What a face has until it arrives. */
 export interface FaceStandIns {
   bands: StandInBand[];

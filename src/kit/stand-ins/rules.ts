@@ -1,12 +1,11 @@
 import { fontFaceText, type Range, type Slope } from '../../core/face/index.js';
 import { CodePointSet } from '../../core/text/code-point-set.js';
 import { unicodeRangeText, type CodePointRanges } from '../../core/text/unicode-ranges.js';
-import { loadingMarks } from '../../site/css/loading-mark.js';
 import { characterKinds, kindOf, type CharacterKind, type Scales } from './character-kinds.js';
 import type { StandIn } from './stand-ins.js';
 import { offInStandIns } from './text-setter.js';
 
-/** What a stand-in is declared as: all that its face is, so that browsers take the one until the other is there. */
+/** What a stand-in is declared as: weights, style and stretch of its face, so that the same text asks for both. */
 export interface StandInRule {
   family: string;
   weight: Range;
@@ -15,12 +14,13 @@ export interface StandInRule {
   slant?: Range | undefined;
   /** Characters that the face has; others are drawn by what follows in the stack. */
   characters: CodePointRanges;
-  /** Whether browsers are made to load it ahead. */
-  isLoadedAhead: boolean;
 }
 
+/** What `ic` is measured by (CSS Values 4, section 6.1.3), and by which a browser asks for a rule that has neither space nor zero. */
+export const measuredIdeograph = 0x6c34;
+
 /** Kinds of characters that have a rule of their own, as their size is another one than that of letters; and all others. */
-export const kindsApart = (scales: Readonly<Scales>): CharacterKind[] =>
+const kindsApart = (scales: Readonly<Scales>): CharacterKind[] =>
   characterKinds.filter((kind) => kind === 'letters' || scales[kind] !== scales.letters);
 
 /**
@@ -33,14 +33,16 @@ export function standInRules(rule: StandInRule, standIn: StandIn): string[] {
   for (const [first, last] of rule.characters) own.addRange(first, last);
   const last = kinds.includes('spaces') ? 'spaces' : 'letters';
   const ordered = [...kinds.filter((kind) => kind !== last), last] as const;
+  const script = ordered.find((kind) => kind === 'Greek' || kind === 'Cyrillic');
   return ordered.flatMap((kind) => {
     const its = new CodePointSet();
     own.forEach((codePoint) => {
       const found = kindOf(codePoint);
       if ((kinds.includes(found) ? found : 'letters') === kind) its.add(codePoint);
     });
-    const ranges = its.ranges();
-    return ranges.length === 0 ? [] : [oneRule(rule, standIn, kind, ranges)];
+    if (its.size === 0) return [];
+    if (kind === script) its.add(measuredIdeograph);
+    return [oneRule(rule, standIn, kind, its.ranges())];
   });
 }
 
@@ -48,18 +50,17 @@ const asMeasured = offInStandIns.map((tag) => `"${tag}" 0`).join(', ');
 
 /** The overrides are of the adjusted size. */
 function oneRule(
-  { isLoadedAhead, characters: _, ...rule }: StandInRule,
+  { characters: _, ...rule }: StandInRule,
   { names, scales, ascent, descent, lineGap }: StandIn,
   kind: CharacterKind,
   ranges: CodePointRanges,
 ): string {
-  const [scale, mark] = [scales[kind], loadingMarks[kind]];
+  const scale = scales[kind];
   const percent = (value: number) => `${Math.round(value * 100) / 100}%`;
   const override = (value: number) => percent((value * scales.letters) / scale);
-  const all: CodePointRanges = isLoadedAhead ? [...ranges, [mark, mark]] : ranges;
   return fontFaceText({
     ...rule,
-    unicodeRange: unicodeRangeText(all),
+    unicodeRange: unicodeRangeText(ranges),
     descriptors: {
       'font-feature-settings': asMeasured,
       'size-adjust': percent(scale * 100),

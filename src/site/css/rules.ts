@@ -4,6 +4,7 @@ import { blockFeatures } from './font-features.js';
 import { markInRange } from './loading-mark.js';
 import { isKept, ofFaces, type PropertySet } from './properties/index.js';
 import { parse, type SelectorList } from 'css-tree';
+import { isStandInRule } from './stand-in-family.js';
 import { parseStyles, type ParsedItem, type ParsedRule } from './structure.js';
 import { componentsOf, nameOf, splitAt, stringOf, textOf, tokensOf, urlOf, type Token } from './tokens.js';
 
@@ -315,8 +316,10 @@ function readFontFace(body: readonly ParsedItem[], node: ParsedRule, context: Co
   const name = family && nameOf(tokensOf(values.get('font-family') ?? ''));
   const source = values.get('src');
   if (!name || source === undefined) return;
-  // What stands in for a face of a kit is none of its own.
-  if (markInRange.test(values.get('unicode-range') ?? '')) return;
+  const sources = splitAt(tokensOf(source), ',').flatMap((part): FontFaceSource[] => readSource(part));
+  // What stands in for a face of a kit, or is the start of one, is none of its own.
+  const urls = sources.flatMap(({ url }) => url ?? []);
+  if (markInRange.test(values.get('unicode-range') ?? '') || isStandInRule(name, urls)) return;
   const others = new Map([...values].filter(([property]) => !namedDescriptors.has(property)));
   context.found.fontFaces.push({
     ...context.placeOf(node.offset),
@@ -326,7 +329,7 @@ function readFontFace(body: readonly ParsedItem[], node: ParsedRule, context: Co
     stretch: values.get('font-stretch') ?? values.get('font-width'),
     unicodeRange: values.get('unicode-range'),
     display: values.get('font-display'),
-    sources: splitAt(tokensOf(source), ',').flatMap((part): FontFaceSource[] => readSource(part)),
+    sources,
     ...(others.size > 0 ? { others } : {}),
     conditions: context.conditions,
   });

@@ -124,6 +124,16 @@ export function referenceEdits(
   return found;
 }
 
+/** What a page links whose content it states by a digest (Subresource Integrity, section 3.5). */
+export function pinnedAddresses(html: string): string[] {
+  if (!/\bintegrity\b/i.test(html)) return [];
+  return [...elementsOf(parse(html, { scriptingEnabled: false }))].flatMap((element) => {
+    const isPinned = element.attrs.some(({ name, value }) => name === 'integrity' && value.trim() !== '');
+    const url = isPinned && element.tagName === 'link' ? referenceOf(element)?.url : undefined;
+    return url ?? [];
+  });
+}
+
 /** Whether an element names a host: in an address, or in code. */
 const mentions = ({ attrs, childNodes, tagName }: Element, host: string): boolean =>
   attrs.some(({ value }) => value.includes(`//${host}`)) ||

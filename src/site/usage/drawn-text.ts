@@ -6,7 +6,6 @@ import { languageOf } from '../css/selectors/index.js';
 import { elementsWithin, ownText, type SiteElement, type SiteNode } from '../html/document.js';
 import { ellipsisText, emphasisText, hyphenText, securityMark } from './drawn-marks.js';
 import { Counters, contentText, isShape, markerText, type CounterStyles } from './generated-content.js';
-import { markInContent } from '../css/loading-mark.js';
 import { isTextTransform, transformedPiece } from './transformed-text.js';
 
 /** A piece of text as it is drawn. */
@@ -237,7 +236,7 @@ class TextWalk {
 
   private sayGenerated(name: 'before' | 'after', element: SiteElement, group: StyledGroup): void {
     const its = group.styled.pseudo.get(name);
-    if (!its || its.content === 'normal' || its.content === 'none' || markInContent.test(its.content)) return;
+    if (!its || its.content === 'normal' || its.content === 'none') return;
     if (group.isShown && its.display !== 'none') this.visitor.box(its, group.screens);
     const say = this.sayer(element, group);
     for (const i of this.distinct(element, group)) {

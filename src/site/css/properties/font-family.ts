@@ -1,6 +1,7 @@
 // CSS Fonts 4, section 2.1
 
 import { familiesIn } from '../font-values.js';
+import { withoutStandIns } from '../stand-in-family.js';
 import { longhand } from './property.js';
 
 export const fontFamily = longhand({
@@ -9,6 +10,9 @@ export const fontFamily = longhand({
   // What browsers take where nobody says anything.
   initial: ['Times New Roman'],
   isInherited: true,
-  read: (tokens): readonly string[] | undefined => familiesIn(tokens),
+  read: (tokens): readonly string[] | undefined => {
+    const families = familiesIn(tokens);
+    return families && withoutStandIns(families);
+  },
   choosesFace: true,
 });

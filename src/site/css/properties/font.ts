@@ -2,6 +2,7 @@
 
 import { fontIn, weightIn } from '../font-values.js';
 import { normalVariants } from '../font-variants.js';
+import { withoutStandIns } from '../stand-in-family.js';
 import { fontSize } from './font-size.js';
 import { lineHeight } from './line-height.js';
 import { fontFamily } from './font-family.js';
@@ -27,12 +28,13 @@ export const font: Shorthand = {
   read: (tokens, inheritedOf) => {
     const found = fontIn(tokens);
     if (!found) return undefined;
-    const { weight, size: _size, lineHeight: _lineHeight, ...others } = found;
+    const { weight, size: _size, lineHeight: _lineHeight, families, ...others } = found;
     return {
       ...normalVariants,
       featureSettings: fontFeatureSettings.initial,
       variationSettings: fontVariationSettings.initial,
       ...others,
+      families: withoutStandIns(families),
       weight: weight ? weightIn(weight, inheritedOf(fontWeight)) : fontWeight.initial,
     };
   },
