@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import puppeteer, { type Browser } from 'puppeteer-core';
 import { root } from './paths.js';
+import { isThorough } from './thorough.js';
 
 interface BrowserFinder {
   findBrowser: (engine: EngineName) => string | undefined;
@@ -41,6 +42,10 @@ export function availableEngines(): EngineName[] {
     return false;
   });
 }
+
+/** Those that a run looks at: `npm test` the first one, the thorough run the others. */
+export const testedEngines = (): EngineName[] =>
+  availableEngines().filter((name) => (name === 'chromium') !== isThorough);
 
 /** Where an engine's program lies. */
 export const browserPath = (name: EngineName): string | undefined => findBrowser(name);

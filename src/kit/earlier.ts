@@ -5,11 +5,12 @@ import type { CutFace } from './planning/cut.js';
 import type { MadeParts, Part } from './planning/made.js';
 import type { ReachedFormat } from './reach.js';
 
-/** All that decides the bytes of a face's parts, as a digest. @param version of this program */
+/** All that decides the bytes of a face's parts, as a digest. @param version of this program @param steps at which its axis stops */
 export function madeFromOf(
   { source, family, weight, style, stretch, cut: wanted }: CutFace,
   formats: readonly ReachedFormat[],
   version: string,
+  steps?: readonly number[],
 ): string {
   const cut = wanted && [
     wanted.characters.toJSON(),
@@ -29,6 +30,7 @@ export function madeFromOf(
     stretch,
     formats.map(({ format }) => format),
     cut ?? null,
+    ...(steps ? [steps] : []),
   ];
   return sha256(new TextEncoder().encode(JSON.stringify(all)));
 }

@@ -6,6 +6,7 @@ import {
   wiredProblems,
   type RandomHost,
 } from '../../test-support/random-sites.js';
+import { casesOf } from '../../test-support/thorough.js';
 
 let host: RandomHost;
 beforeAll(async () => {
@@ -20,5 +21,5 @@ test('on random sites every page is drawn as before once it is wired, or nearer 
       const problems = await wiredProblems(site, host);
       if (problems.length > 0) throw new Error(problems.join('\n'));
     }),
-    { numRuns: 200, seed: 5 },
+    casesOf(12, 188),
   ));

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { LineStyle } from '#src/site/cascade/computed.js';
-import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
+import { testedEngines, startEngine, type Engine } from '../../test-support/engines.js';
 import { LoggingServer } from '../../test-support/server.js';
 import { stylesById } from '../../test-support/styled-pages.js';
 
@@ -183,7 +183,7 @@ function linesOf({ fontSize, lineHeight, letterSpacing, wordSpacing }: LineStyle
   return [fontSize, height > 0 ? height * fontSize : lineHeight, letterSpacing, wordSpacing];
 }
 
-describe.each(availableEngines())('%s', (engineName) => {
+describe.each(testedEngines())('%s', (engineName) => {
   let engine: Engine;
   beforeAll(async () => {
     engine = await startEngine(engineName);

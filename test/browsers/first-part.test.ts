@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { cli } from '../../test-support/cli.js';
-import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
+import { testedEngines, startEngine, type Engine } from '../../test-support/engines.js';
 import { manifestIn, project, sans } from '../../test-support/project.js';
 import { LoggingServer } from '../../test-support/server.js';
 
@@ -75,7 +75,7 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-describe.each(availableEngines())('%s', (engineName) => {
+describe.each(testedEngines())('%s', (engineName) => {
   let engine: Engine;
   beforeAll(async () => {
     engine = await startEngine(engineName, { unhinted: true });

@@ -11,12 +11,7 @@ import { subsetFont } from '#src/core/subset/index.js';
 import { parseUnicodeRanges } from '#src/core/text/parse-ranges.js';
 import { head, hhea, maxp, os2 } from '#src/core/tables/index.js';
 import { cli } from '../../test-support/cli.js';
-import {
-  availableEngines,
-  overflowOnTelephone,
-  startEngine,
-  type Engine,
-} from '../../test-support/engines.js';
+import { testedEngines, overflowOnTelephone, startEngine, type Engine } from '../../test-support/engines.js';
 import { overlongKern, spacedName } from '../../test-support/fonts.js';
 import { readSample, sampleFonts, vendorFonts } from '../../test-support/paths.js';
 import { LoggingServer } from '../../test-support/server.js';
@@ -108,7 +103,7 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-describe.each(availableEngines())('%s', (name) => {
+describe.each(testedEngines())('%s', (name) => {
   let engine: Engine;
   beforeAll(async () => {
     engine = await startEngine(name);

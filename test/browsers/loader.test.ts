@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
 import { cli } from '../../test-support/cli.js';
-import { availableEngines, launchChromium, startEngine, type Engine } from '../../test-support/engines.js';
+import { testedEngines, launchChromium, startEngine, type Engine } from '../../test-support/engines.js';
 import { config, manifestIn, project } from '../../test-support/project.js';
 import { LoggingServer } from '../../test-support/server.js';
 
@@ -128,7 +128,7 @@ test('on a server the module asks for nothing', async () => {
   );
 });
 
-describe.each(availableEngines())('%s', (engineName) => {
+describe.each(testedEngines())('%s', (engineName) => {
   let engine: Engine;
   beforeAll(async () => {
     engine = await startEngine(engineName, { unhinted: true });
@@ -250,7 +250,7 @@ describe.each(availableEngines())('%s', (engineName) => {
   };
 });
 
-const chromium = availableEngines().includes('chromium') ? test : test.skip;
+const chromium = testedEngines().includes('chromium') ? test : test.skip;
 chromium('without scripts each face comes by itself', async () => {
   const server = await served();
   const browser = await launchChromium();

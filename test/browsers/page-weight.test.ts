@@ -3,7 +3,7 @@ import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statSync, writeFi
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { cli } from '../../test-support/cli.js';
-import { availableEngines, launchChromium, startEngine } from '../../test-support/engines.js';
+import { testedEngines, launchChromium, startEngine } from '../../test-support/engines.js';
 import { config, manifestIn, project } from '../../test-support/project.js';
 import { LoggingServer } from '../../test-support/server.js';
 
@@ -86,7 +86,7 @@ async function look(page: string, open: (url: string) => Promise<unknown>): Prom
   }
 }
 
-const engines = availableEngines();
+const engines = testedEngines();
 
 test.each(engines)('%s fetches no more than a page is said to fetch', async (name) => {
   const engine = await startEngine(name);

@@ -13,7 +13,7 @@ import { unicodeRangeText } from '#src/core/text/unicode-ranges.js';
 import type { Part } from '#src/kit/planning/made.js';
 import { cutParts } from '#src/kit/planning/parts.js';
 import { compareDrawings, type Comparison, type DividedPair } from '../../test-support/drawings.js';
-import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
+import { testedEngines, startEngine, type Engine } from '../../test-support/engines.js';
 import { inPart, plannedFace, wantedOf } from '../../test-support/parts.js';
 import { readSample } from '../../test-support/paths.js';
 import { LoggingServer } from '../../test-support/server.js';
@@ -118,7 +118,7 @@ const countKernedPairs = `
   return count;
 `;
 
-describe.each(availableEngines())('%s', (engineName) => {
+describe.each(testedEngines())('%s', (engineName) => {
   let engine: Engine;
   beforeAll(async () => {
     engine = await startEngine(engineName);

@@ -17,7 +17,7 @@ import { rehearse, type Rehearsed } from '#src/rehearsal/rehearse.js';
 import type { Conditions } from '#src/rehearsal/conditions.js';
 import { cli } from '../../test-support/cli.js';
 import { LoggingServer } from '../../test-support/server.js';
-import { availableEngines, launchChromium, startEngine, type Engine } from '../../test-support/engines.js';
+import { testedEngines, launchChromium, startEngine, type Engine } from '../../test-support/engines.js';
 import { copyKit } from '../../test-support/kits.js';
 
 let folder: string;
@@ -79,7 +79,7 @@ const panelText = `
     before = now;
   }`;
 
-describe.each(availableEngines())('%s', (engineName) => {
+describe.each(testedEngines())('%s', (engineName) => {
   let engine: Engine;
   beforeAll(async () => {
     engine = await startEngine(engineName, { unhinted: true });

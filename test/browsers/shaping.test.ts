@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { openFont } from '#src/core/containers/index.js';
 import { Shaper } from '#src/core/shaping/index.js';
-import { availableEngines, startEngine, systemFont, type Engine } from '../../test-support/engines.js';
+import { testedEngines, startEngine, systemFont, type Engine } from '../../test-support/engines.js';
 import { readSample } from '../../test-support/paths.js';
 import { LoggingServer } from '../../test-support/server.js';
 
@@ -73,7 +73,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-describe.each(availableEngines().filter((name) => name !== 'webkit'))('%s', (engineName) => {
+describe.each(testedEngines().filter((name) => name !== 'webkit'))('%s', (engineName) => {
   let engine: Engine;
   beforeAll(async () => {
     engine = await startEngine(engineName, { unhinted: true });

@@ -3,12 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { cli } from '../../test-support/cli.js';
-import {
-  availableEngines,
-  overflowOnTelephone,
-  startEngine,
-  type Engine,
-} from '../../test-support/engines.js';
+import { testedEngines, overflowOnTelephone, startEngine, type Engine } from '../../test-support/engines.js';
 import { root } from '../../test-support/paths.js';
 import { LoggingServer } from '../../test-support/server.js';
 
@@ -25,7 +20,7 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-describe.each(availableEngines())('the page of a scan in %s', (name) => {
+describe.each(testedEngines())('the page of a scan in %s', (name) => {
   let engine: Engine;
   beforeAll(async () => {
     engine = await startEngine(name);

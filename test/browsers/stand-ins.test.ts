@@ -3,7 +3,7 @@ import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:f
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { cli } from '../../test-support/cli.js';
-import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
+import { testedEngines, startEngine, type Engine } from '../../test-support/engines.js';
 import { root } from '../../test-support/paths.js';
 import { LoggingServer } from '../../test-support/server.js';
 
@@ -63,7 +63,7 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-describe.each(availableEngines())('%s', (engineName) => {
+describe.each(testedEngines())('%s', (engineName) => {
   let engine: Engine;
   beforeAll(async () => {
     engine = await startEngine(engineName, { unhinted: true });

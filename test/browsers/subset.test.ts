@@ -11,7 +11,7 @@ import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { mappedCharacters } from '#src/core/text/mapped-characters.js';
 import { trySubsets } from '../../tools/corpus/subsets.js';
 import { compareDrawings, type Comparison, type DrawnPair } from '../../test-support/drawings.js';
-import { availableEngines, startEngine, systemFont, type Engine } from '../../test-support/engines.js';
+import { testedEngines, startEngine, systemFont, type Engine } from '../../test-support/engines.js';
 import { damagedPairs } from '../../test-support/fonts.js';
 import { readSample, root, sampleFonts } from '../../test-support/paths.js';
 import { LoggingServer } from '../../test-support/server.js';
@@ -88,7 +88,7 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-describe.each(availableEngines())('%s', (engineName) => {
+describe.each(testedEngines())('%s', (engineName) => {
   let engine: Engine;
   beforeAll(async () => {
     engine = await startEngine(engineName);

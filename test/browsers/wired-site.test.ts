@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ScanResult } from '#src/app/scanning/scan-result.js';
 import { cli } from '../../test-support/cli.js';
-import { availableEngines, startEngine } from '../../test-support/engines.js';
+import { testedEngines, startEngine } from '../../test-support/engines.js';
 import { copyKit } from '../../test-support/kits.js';
 import { LoggingServer } from '../../test-support/server.js';
 
@@ -40,7 +40,7 @@ const look = `
       .map(({ family, style }) => [family.replace(/['"]/g, ''), style].join(' ')),
   };`;
 
-describe.each(availableEngines())('in %s', (name) => {
+describe.each(testedEngines())('in %s', (name) => {
   test('the wired site asks no other host, misses nothing, and draws just the faces that scan predicts', async () => {
     const engine = await startEngine(name);
     try {

@@ -20,6 +20,7 @@ import { pathToFileURL } from 'node:url';
 import { EditedFiles } from '#src/io/edited-files.js';
 import { withoutFirst } from '#src/site/edits/three-way.js';
 import { root } from '../../test-support/paths.js';
+import { isThorough } from '../../test-support/thorough.js';
 
 let folder: string;
 beforeEach(() => {
@@ -59,6 +60,9 @@ test.each([0, 1, 2, 3])('a process that was ended after %d files leaves what und
   expect(all()).toEqual(names);
 });
 
+/** Of the steps at which a process may end every one, or some. */
+const stride = isThorough ? 1 : 6;
+
 /** Ends the process by a signal that it can't catch, before its nth change of the file system. */
 const ending = `
 import fs from 'node:fs';
@@ -91,7 +95,7 @@ const endedAt = (step: number, ...args: string[]) =>
 test('a process that is ended at any step of its writing, or of its undoing, leaves what undo brings back', () => {
   const whole = (text: string, name: string) => [name, `${name} once`].includes(text);
   let steps = 0;
-  for (let ended = true; ended; steps++) {
+  for (let ended = true; ended; steps += stride) {
     for (const name of names) put(name, name);
     ended = endedAt(steps + 1, 'write', ...names);
     expect(all().every((text, i) => whole(text, names[i]))).toBe(true);
@@ -100,7 +104,7 @@ test('a process that is ended at any step of its writing, or of its undoing, lea
   }
   expect(steps).toBeGreaterThan(names.length * 2);
   let undone = 0;
-  for (let ended = true; ended; undone++) {
+  for (let ended = true; ended; undone += stride) {
     edits().write(edit('once'));
     ended = endedAt(undone + 1, 'undo');
     expect(all().every((text, i) => whole(text, names[i]))).toBe(true);
@@ -114,7 +118,7 @@ test('after an undo that was ended anywhere, writing again comes to what it come
   for (const name of names) put(name, name);
   linkSync(join(folder, 'b.html'), join(folder, 'b.link'));
   let steps = 0;
-  for (let ended = true; ended; steps++) {
+  for (let ended = true; ended; steps += stride) {
     edits().write(edit('once'));
     ended = endedAt(steps + 1, 'undo');
     // As wire does: what was begun is finished first.
@@ -136,7 +140,7 @@ test('after an undo that was ended anywhere, writing again comes to what it come
 test('after a writing that was ended anywhere, the next one finishes it, and undo brings all back', () => {
   for (const name of names) put(name, name);
   let steps = 0;
-  for (let ended = true; ended; steps++) {
+  for (let ended = true; ended; steps += stride) {
     ended = endedAt(steps + 1, 'write', ...names);
     edits().finish();
     const texts = all();

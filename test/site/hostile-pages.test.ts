@@ -8,6 +8,7 @@ import { stylesheetsOf } from '#src/site/html/stylesheets.js';
 import { scenariosOf } from '#src/site/cascade/scenarios.js';
 import { SiteStyles } from '#src/site/cascade/site-styles.js';
 import { pageFaces } from '#src/site/usage/page-faces.js';
+import { casesOf } from '../../test-support/thorough.js';
 
 /** Pieces that stylesheets are made of, whole and broken. */
 const cssPieces = [
@@ -55,7 +56,7 @@ describe('pages and stylesheets of any kind come to an end without an error', ()
         const html = `<!doctype html><style>${css}</style><p class=a id=b data-a=v>x<b>y</b></p>`;
         expect(await facesOf(html)).toBeGreaterThan(0);
       }),
-      { numRuns: 1500 },
+      casesOf(200, 1300),
     ));
 
   test('pages', () =>
@@ -63,7 +64,7 @@ describe('pages and stylesheets of any kind come to an end without an error', ()
       fc.asyncProperty(joined(htmlPieces, 40), joined(cssPieces, 12), async (html, css) => {
         expect(await facesOf(`<style>${css}</style>${html}`)).toBeGreaterThanOrEqual(0);
       }),
-      { numRuns: 1500 },
+      casesOf(200, 1300),
     ));
 
   test('a rule behind a broken one is still read', () =>
@@ -75,7 +76,7 @@ describe('pages and stylesheets of any kind come to an end without an error', ()
         for (const { line, column } of [...rules, ...fontFaces])
           expect(Math.min(line, column)).toBeGreaterThan(0);
       }),
-      { numRuns: 1000 },
+      casesOf(200, 800),
     ));
 });
 

@@ -32,7 +32,7 @@ export function configure(command: Command, terminal: Terminal): void {
     .option('--force', 'write pages that would be drawn worse than before, too')
     .option(
       '--stacks',
-      'change font-family too, where it has another name for a family, or nothing behind it',
+      'change font-family also where it has another name for a family, or nothing behind it',
     )
     .addOption(
       new Option('--print <what>', 'what to paste where pages do not exist as files').choices([

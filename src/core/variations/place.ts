@@ -9,7 +9,7 @@ import type { ItemVariationStore } from './item-variation-store.js';
 export type Place = readonly number[];
 
 /** As numbers of 2.14 are stored. */
-const one = 0x4000;
+export const one = 0x4000;
 
 /**
  * Where a font is, at user coordinates (OpenType: coordinate scales and normalization).
@@ -19,18 +19,26 @@ const one = 0x4000;
 export function placeAt(font: Font, wanted: Readonly<Record<string, number>> = {}): Place {
   const axes = font.optional(fvar)?.axes ?? [];
   const segments = axes.length > 0 && font.has('avar') ? readSegments(font) : [];
-  return axes.map(({ axisTag, minValue, defaultValue, maxValue }, i) => {
-    const value = Math.min(Math.max(wanted[axisTag] ?? defaultValue, minValue), maxValue);
-    const span = value < defaultValue ? defaultValue - minValue : maxValue - defaultValue;
-    const plain = span === 0 ? 0 : (value - defaultValue) / span;
+  return axes.map((axis, i) => {
+    const plain = plainCoordinate(axis, wanted[axis.axisTag] ?? axis.defaultValue);
     return Math.round(mapped(plain, segments[i] ?? []) * one) / one;
   });
 }
 
-type Segment = readonly (readonly [from: number, to: number])[];
+/** Where a user coordinate is on its axis, before avar bends it: -1 to 1. */
+export function plainCoordinate(
+  { minValue, defaultValue, maxValue }: Pick<fvar.VariationAxis, 'minValue' | 'defaultValue' | 'maxValue'>,
+  wanted: number,
+): number {
+  const value = Math.min(Math.max(wanted, minValue), maxValue);
+  const span = value < defaultValue ? defaultValue - minValue : maxValue - defaultValue;
+  return span === 0 ? 0 : (value - defaultValue) / span;
+}
+
+export type Segment = readonly (readonly [from: number, to: number])[];
 
 /** OpenType: avar, version 1; later versions have the same maps first. */
-function readSegments(font: Font): Segment[] {
+export function readSegments(font: Font): Segment[] {
   const reader = new Reader(font.bytesOf('avar'), 'avar');
   reader.skip(6);
   const count = reader.uint16();
@@ -39,7 +47,7 @@ function readSegments(font: Font): Segment[] {
   );
 }
 
-function mapped(value: number, segment: Segment): number {
+export function mapped(value: number, segment: Segment): number {
   if (segment.length < 2) return value;
   const next = segment.findIndex(([from]) => from >= value);
   if (next <= 0) return next < 0 ? value : (segment[0]?.[1] ?? value) + (value - segment[0][0]);

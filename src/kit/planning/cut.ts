@@ -41,6 +41,8 @@ export interface ToldDemand {
   fetched: ReadonlyMap<string, ReadonlySet<number>>;
   /** Weights that pages ask for, ascending: of a variable face, where on its axis. */
   weights: readonly number[];
+  /** Whether text sets its weight axis besides (`font-variation-settings`). */
+  setsWeight: boolean;
   /** Languages that came in, as visitors type in them or a script brings the text. */
   languages: readonly string[];
   /** The rules that ask for it, those behind most text first. */
@@ -186,6 +188,7 @@ function toldOf(demand: FaceDemand): ToldDemand {
     mayDraw: pages.filter(([, characters]) => !draws(characters)).map(([page]) => page),
     fetched: demand.fetched,
     weights: [...demand.weights].sort((a, b) => a - b),
+    setsWeight: demand.setsWeight,
     languages: [...demand.languages].sort(),
     rules: rulesOf(demand),
     places: demand.places,

@@ -43,6 +43,8 @@ export interface FaceDemand {
   fetched: Map<string, Set<number>>;
   /** Weights that they ask for. */
   weights: Set<number>;
+  /** Whether text sets its weight axis besides (`font-variation-settings`). */
+  setsWeight: boolean;
   /** The rules behind it, with how much text each stands behind. */
   rules: Map<string, AskingRule & { pieces: number }>;
   /** Languages of fields that visitors type into, and of pages that a script fills. */
@@ -151,6 +153,7 @@ function demandOf(face: ChosenFace, demand: Map<ChosenFace, FaceDemand>): FaceDe
       pages: new Map(),
       fetched: new Map(),
       weights: new Set(),
+      setsWeight: false,
       rules: new Map(),
       languages: new Set(),
       scripted: new Set(),
@@ -176,6 +179,7 @@ function addDemand(
   const drawn = characters.filter((character) => face.drawn.has(character));
   demand.pages.set(page, new Set([...(demand.pages.get(page) ?? []), ...drawn]));
   demand.weights.add(face.asked.weight);
+  if ([...face.variations].some((settings) => settings.includes('wght'))) demand.setsWeight = true;
   for (const place of face.places ?? []) addPlace(demand, { ...place, page, language: languages[0] });
   for (const [key, rule] of face.rules) {
     const before = demand.rules.get(key);

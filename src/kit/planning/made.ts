@@ -37,6 +37,8 @@ export interface MadeParts {
 export interface MadeFace extends CutFace, MadeParts {
   /** A digest of all that decides what is in its parts. */
   madeFrom: string;
+  /** Of a variable file: the weights at which its axis stops, so that one rule declares all of its faces. */
+  steps?: readonly number[] | undefined;
 }
 
 export interface MadeFamily extends Omit<ChosenFamily, 'faces'> {

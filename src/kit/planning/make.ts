@@ -1,5 +1,7 @@
 import type { Range } from '../../core/face/index.js';
 import { faceLabel, rangeText } from '../../core/face/index.js';
+import { forbidsSubsetting } from '../../core/sfnt/licence.js';
+import { withSteps } from '../../core/variations/stepped-weights.js';
 import { inFile } from '../../errors.js';
 import { atOnce } from '../at-once.js';
 import { madeFromOf } from '../earlier.js';
@@ -35,12 +37,12 @@ export async function madeFaces(
   const weigh = ([{ source }]: readonly CutFace[]) => source.size;
   const make = async (faces: readonly CutFace[]) => {
     for (const face of faces) begin?.(face);
-    const named = spanning(faces);
-    const madeFrom = madeFromOf(named, formats, version);
+    const { steps, ...named } = stepped(faces);
+    const madeFrom = madeFromOf(named, formats, version, steps);
     const parts =
       earlier?.get(madeFrom) ?? (await inFile(named.source.path, () => madeParts(named, formats)));
     for (const face of faces) {
-      made.set(face, { ...face, ...parts, madeFrom });
+      made.set(face, { ...face, ...parts, madeFrom, steps });
       end?.(face);
     }
   };
@@ -83,6 +85,26 @@ function byFile(faces: readonly CutFace[]): CutFace[][] {
     groups.set(key, [...(groups.get(key) ?? []), face]);
   }
   return [...groups.values()];
+}
+
+/**
+ * Faces that rules declare one by one over a variable file: where pages ask for weights in between, the axis of what is made of it
+ * stops at theirs, so that one rule draws what theirs draw, and a browser asks once for the file.
+ */
+function stepped(faces: readonly CutFace[]): CutFace & { steps?: readonly number[] } {
+  const named = spanning(faces);
+  const { source } = named;
+  const steps = [...new Set(faces.flatMap(({ weight }) => weight))].sort((a, b) => a - b);
+  const isAlike = (face: CutFace) =>
+    face.weight[0] === face.weight[1] &&
+    face.demand?.setsWeight === false &&
+    JSON.stringify([face.style, face.stretch, face.slant, face.descriptors]) ===
+      JSON.stringify([named.style, named.stretch, named.slant, named.descriptors]);
+  const asked = faces.flatMap(({ demand }) => demand?.weights ?? []);
+  const isAsked = asked.some((one) => one > named.weight[0] && one < named.weight[1] && !steps.includes(one));
+  if (!isAsked || !faces.every(isAlike) || forbidsSubsetting(source.font)) return named;
+  const font = withSteps(source.font, steps);
+  return font ? { ...named, source: { ...source, font }, steps } : named;
 }
 
 /** The first of some faces, named after all of them. */

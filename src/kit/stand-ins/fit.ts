@@ -62,8 +62,8 @@ export interface Moves {
   otherBreaks: number;
 }
 
-/** Another number of lines moves all that follows. */
-const costOfLine = 9;
+/** Of a paragraph with another number of lines, which moves all that follows; where lines only begin otherwise it is 1. */
+export const costOfMove = 10;
 
 /**
  * What moves with a local font at these sizes; and what that costs, on other screens too:
@@ -85,7 +85,7 @@ export function movesOf(texts: readonly FittedText[], scales: Scales): { moves: 
       if (isOwn && isOther) moves.otherBreaks += text.count;
       // What stands in one line says nothing.
       if (face.length > 0) shares += measure.share * text.count;
-      if (isOther) cost += measure.share * text.count * (isOtherCount ? costOfLine + 1 : 1);
+      if (isOther) cost += measure.share * text.count * (isOtherCount ? costOfMove : 1);
     }
   }
   return { moves, cost: cost / Math.max(1, shares) };

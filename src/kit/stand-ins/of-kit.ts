@@ -139,10 +139,18 @@ function sampleOf(
   return longest ?? { ...sentencesIn(face, ['en'])[0], weight: usualIn([low, high]) };
 }
 
+/** Weights that the site sets text in; all where it sets none in the face. */
+function drawnBands(bands: readonly StandInBand[]): StandInBand[] {
+  const drawn = bands.filter(({ letters }) => letters > 0);
+  return drawn.length > 0 ? drawn : [...bands];
+}
+
 /** The stand-ins of a kit by the keys of its faces. @param languages see `fittedStandIns` */
 export function standInsOfKit({ faces, pages }: KitText, languages: readonly string[]): FittedKit {
   const { standIns, moves } = fittedStandIns(faces, pages, languages);
-  const found = [...standIns].filter(([, bands]) => bands.some((band) => band.standIns.length > 0));
+  const found = [...standIns]
+    .map(([face, bands]) => [face, drawnBands(bands)] as const)
+    .filter(([, bands]) => bands.some((band) => band.standIns.length > 0));
   const sum = (of: (page: PageMoves) => number) => moves.reduce((total, page) => total + of(page), 0);
   return {
     standIns: new Map(

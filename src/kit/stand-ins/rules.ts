@@ -42,8 +42,28 @@ export function standInRules(rule: StandInRule, standIn: StandIn): string[] {
     });
     if (its.size === 0) return [];
     if (kind === script) its.add(measuredIdeograph);
-    return [oneRule(rule, standIn, kind, its.ranges())];
+    return [oneRule(rule, standIn, kind, filled(its, own))];
   });
+}
+
+/** Code points: among letters and punctuation a range goes on over what few that the face lacks, as one number is shorter than two. */
+const [mostLacking, lastFilled] = [24, 0x206f];
+
+/** Ranges of a set, over what no other set has. @param all what the sets have together */
+function filled(set: CodePointSet, all: CodePointSet): CodePointRanges {
+  const found: [number, number][] = [];
+  for (const [first, last] of set.ranges()) {
+    const before = found.at(-1);
+    const isNear = before && first - before[1] <= mostLacking + 1 && first <= lastFilled;
+    if (isNear && !hasAny(all, before[1] + 1, first - 1)) before[1] = last;
+    else found.push([first, last]);
+  }
+  return found;
+}
+
+function hasAny(set: CodePointSet, first: number, last: number): boolean {
+  for (let codePoint = first; codePoint <= last; codePoint++) if (set.has(codePoint)) return true;
+  return false;
 }
 
 const asMeasured = offInStandIns.map((tag) => `"${tag}" 0`).join(', ');

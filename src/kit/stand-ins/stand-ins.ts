@@ -6,7 +6,7 @@ import { verticalMetricsOf } from '../../core/inspection/vertical-metrics.js';
 import type { Font } from '../../core/sfnt/font.js';
 import { fvar } from '../../core/tables/index.js';
 import { asIs, type Scales } from './character-kinds.js';
-import { bestScales, movesOf, type Moves } from './fit.js';
+import { bestScales, costOfMove, movesOf, type Moves } from './fit.js';
 import { fittedTexts, type Fitting } from './fitted-texts.js';
 import type { SampleParagraph, SampleRun } from './sample.js';
 import {
@@ -204,10 +204,14 @@ function fitted<Face extends StandInFace>(
   });
   const lines = lineMetrics(face);
   const chosen = new Map<(typeof results)[number], LocalSystem[]>();
-  for (const system of systems) {
-    const own = results.filter(({ candidate }) => candidate.systems.includes(system));
-    const [best] = own.sort(
-      (a, b) => inFiftieths(a.cost) - inFiftieths(b.cost) || away(a.scales.letters) - away(b.scales.letters),
+  const good = systems.map((system) => ({ system, its: goodFor(system, results) }));
+  const servedBy = (one: (typeof results)[number]) => good.filter(({ its }) => its.includes(one)).length;
+  for (const { system, its } of good) {
+    const [best] = its.sort(
+      (a, b) =>
+        servedBy(b) - servedBy(a) ||
+        inFiftieths(a.cost) - inFiftieths(b.cost) ||
+        away(a.scales.letters) - away(b.scales.letters),
     );
     if (best) chosen.set(best, [...(chosen.get(best) ?? []), system]);
   }
@@ -230,6 +234,19 @@ function fitted<Face extends StandInFace>(
       localSetters.set(standIn, candidate.setter);
       return standIn;
     });
+}
+
+/** Local fonts of a system that fit best, or less well by no more than chance may bring about in so few paragraphs. */
+function goodFor<Result extends { candidate: Candidate; cost: number; tuned: Moves }>(
+  system: LocalSystem,
+  results: readonly Result[],
+): Result[] {
+  const own = results.filter(({ candidate }) => candidate.systems.includes(system));
+  const [best] = [...own].sort((a, b) => a.cost - b.cost);
+  if (!best) return [];
+  const { paragraphs, otherCount } = best.tuned;
+  const chance = (costOfMove * Math.sqrt(Math.max(1, otherCount))) / Math.max(1, paragraphs);
+  return own.filter(({ cost }) => cost <= best.cost + chance);
 }
 
 /** What sets text in a stand-in as it is. */

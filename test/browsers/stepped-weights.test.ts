@@ -1,0 +1,62 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { openFont, writeFont } from '#src/core/containers/index.js';
+import { withSteps } from '#src/core/variations/stepped-weights.js';
+import { startEngine, testedEngines } from '../../test-support/engines.js';
+import { readSample } from '../../test-support/paths.js';
+import { LoggingServer } from '../../test-support/server.js';
+
+const weights = [300, 400, 600, 800];
+let folder: string;
+let server: LoggingServer;
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-steps-'));
+  const { font } = openFont(readSample('FerrywakeSans-Variable.ttf'));
+  writeFileSync(join(folder, 'own.woff2'), (await writeFont(font, 'woff2')).bytes);
+  writeFileSync(join(folder, 'steps.woff2'), (await writeFont(withSteps(font, weights)!, 'woff2')).bytes);
+  server = await LoggingServer.start(
+    { '/': `${folder}/` },
+    { '/blank': '<!doctype html><title>blank</title>' },
+  );
+});
+afterAll(async () => {
+  await server.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+describe.each(testedEngines())('%s', (engineName) => {
+  test('one rule over an axis that stops draws what a rule for each weight draws', async () => {
+    const engine = await startEngine(engineName, { unhinted: true });
+    try {
+      await engine.open(`${server.origin}/blank`);
+      const drawn = await engine.run<{ apart: number[]; together: number[]; free: number[] }>(
+        `const weights = argument;
+         const add = async (family, file, weight) => {
+           const face = new FontFace(family, 'url(/' + file + ')', { weight });
+           document.fonts.add(face);
+           await face.load();
+         };
+         for (const weight of weights) await add('apart', 'own.woff2', String(weight));
+         await add('together', 'steps.woff2', '300 800');
+         await add('free', 'own.woff2', '300 800');
+         const widths = (family) => [100, 300, 350, 399, 400, 450, 500, 501, 550, 600, 650, 700, 800, 900].map((weight) => {
+           const span = document.createElement('span');
+           span.textContent = 'Harbour office, Quay Street';
+           span.style.cssText = 'position:absolute;white-space:nowrap;font:' + weight + ' 100px ' + family + ', monospace';
+           document.body.append(span);
+           return span.getBoundingClientRect().width;
+         });
+         return { apart: widths('apart'), together: widths('together'), free: widths('free') };`,
+        weights,
+      );
+      expect(drawn.together).toEqual(drawn.apart);
+      expect(new Set(drawn.apart).size).toBe(weights.length);
+      expect(drawn.free).not.toEqual(drawn.apart);
+    } finally {
+      await engine.close();
+    }
+  });
+});
