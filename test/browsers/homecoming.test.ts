@@ -6,7 +6,7 @@ import { homecoming } from '../../tools/homecoming/loop.js';
 import { publicSites, siteFolder } from '../../tools/homecoming/public-sites.js';
 import { writePatterns } from '../../tools/homecoming/patterns.js';
 import { availableEngines } from '../../test-support/engines.js';
-import { isThorough } from '../../test-support/thorough.js';
+import { isThorough, thoroughly } from '../../test-support/thorough.js';
 
 let folder: string;
 beforeAll(async () => {
@@ -19,7 +19,6 @@ const engines = availableEngines()
   .filter((name) => name !== 'webkit')
   .filter((name) => isThorough || name === 'chromium');
 
-const thoroughly = isThorough ? test : test.skip;
 thoroughly(
   'a site with every pattern that once changed in silence is drawn as before, with no more bytes, and comes back',
   async () => {

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import type { Manifest } from '#src/kit/index.js';
 import { cli } from '../../test-support/cli.js';
 import { compareDrawings, type Comparison } from '../../test-support/drawings.js';
-import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
+import { testedEngines, startEngine, type Engine } from '../../test-support/engines.js';
 import { copyKit } from '../../test-support/kits.js';
 import { filesIn, sampleFonts, vendorFonts } from '../../test-support/paths.js';
 import { LoggingServer } from '../../test-support/server.js';
@@ -60,7 +60,7 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-describe.each(availableEngines())('in %s', (name) => {
+describe.each(testedEngines())('in %s', (name) => {
   let engine: Engine;
   beforeAll(async () => {
     engine = await startEngine(name);

@@ -17,8 +17,15 @@ import { rehearse, type Rehearsed } from '#src/rehearsal/rehearse.js';
 import type { Conditions } from '#src/rehearsal/conditions.js';
 import { cli } from '../../test-support/cli.js';
 import { LoggingServer } from '../../test-support/server.js';
-import { testedEngines, launchChromium, startEngine, type Engine } from '../../test-support/engines.js';
+import {
+  availableEngines,
+  testedEngines,
+  launchChromium,
+  startEngine,
+  type Engine,
+} from '../../test-support/engines.js';
 import { copyKit } from '../../test-support/kits.js';
+import { isThorough, thoroughly } from '../../test-support/thorough.js';
 
 let folder: string;
 let site: string;
@@ -79,7 +86,8 @@ const panelText = `
     before = now;
   }`;
 
-describe.each(testedEngines())('%s', (engineName) => {
+// The thorough run has what takes long, in every engine.
+describe.each(isThorough ? availableEngines() : testedEngines())('%s', (engineName) => {
   let engine: Engine;
   beforeAll(async () => {
     engine = await startEngine(engineName, { unhinted: true });
@@ -162,59 +170,62 @@ describe.each(testedEngines())('%s', (engineName) => {
     await running.pop()!.close();
   });
 
-  test('a file held up for six seconds: each font-display has the periods of the standard', async () => {
-    // CSS Fonts 4, section 4.9: about 3 s or 0.1 s in which nothing is drawn, then those in which it is swapped.
-    const expected = {
-      block: { early: false, settled: true, arrives: true },
-      swap: { early: true, settled: true, arrives: true },
-      fallback: { early: true, settled: true, arrives: false },
-      optional: { early: true, settled: true, arrives: false },
-    };
-    const displays = Object.keys(expected) as (keyof typeof expected)[];
-    const behind = await LoggingServer.start({ '/': periods() }, {}, { paths: /woff2/, delay: 6500 });
-    const origins = await Promise.all(
-      displays.map(async (display) => (await served({ display }, behind.origin)).origin),
-    );
-    const frames = origins.map((origin) => `<iframe src="${origin}/index.html"></iframe>`).join('');
-    const style = '<style>iframe { display: block; width: 900px; height: 150px; border: 0 }</style>';
-    const script = `<script>
+  thoroughly(
+    'a file held up for six seconds: each font-display has the periods of the standard',
+    async () => {
+      // CSS Fonts 4, section 4.9: about 3 s or 0.1 s in which nothing is drawn, then those in which it is swapped.
+      const expected = {
+        block: { early: false, settled: true, arrives: true },
+        swap: { early: true, settled: true, arrives: true },
+        fallback: { early: true, settled: true, arrives: false },
+        optional: { early: true, settled: true, arrives: false },
+      };
+      const displays = Object.keys(expected) as (keyof typeof expected)[];
+      const behind = await LoggingServer.start({ '/': periods() }, {}, { paths: /woff2/, delay: 6500 });
+      const origins = await Promise.all(
+        displays.map(async (display) => (await served({ display }, behind.origin)).origin),
+      );
+      const frames = origins.map((origin) => `<iframe src="${origin}/index.html"></iframe>`).join('');
+      const style = '<style>iframe { display: block; width: 900px; height: 150px; border: 0 }</style>';
+      const script = `<script>
       const frames = [...document.getElementsByTagName('iframe')];
       const widths = frames.map(() => undefined);
       addEventListener('message', ({ source, data }) => {
         widths[frames.findIndex(({ contentWindow }) => contentWindow === source)] = data;
       });
     </script>`;
-    const host = await LoggingServer.start({}, { '/': `<!doctype html>${style}${frames}${script}` });
-    const begun = performance.now();
-    const pictures: PNG[] = [];
-    await engine.open(`${host.origin}/`);
-    const widths = async () => {
-      await new Promise((done) => setTimeout(done, 13_000 - (performance.now() - begun)));
-      return engine.run<[number, number][]>('return widths;');
-    };
-    // The driver of WebKitGTK takes no picture while a file is on its way.
-    const pictured = engineName === 'webkit' ? [] : [2500, 4000, 9000, 12_000];
-    for (const time of pictured) {
-      await new Promise((done) => setTimeout(done, time - (performance.now() - begun)));
-      pictures.push(PNG.sync.read(Buffer.from(await engine.screenshot(), 'base64')));
-    }
-    const band = ({ width, data }: PNG, i: number) =>
-      data.subarray(i * 150 * width * 4, (i + 1) * 150 * width * 4);
-    const [blank, early, settled, last] = pictures;
-    const differ = (a: PNG, b: PNG, i: number) => Buffer.compare(band(a, i), band(b, i)) !== 0;
-    const seen = () =>
-      displays.map((display, i) => [
-        display,
-        {
-          early: differ(blank, early, i),
-          settled: differ(blank, settled, i),
-          arrives: differ(settled, last, i),
-        },
-      ]);
-    if (pictured.length > 0) expect(Object.fromEntries(seen())).toEqual(expected);
-    expect((await widths()).map(([held, last]) => held !== last)).toEqual([true, true, false, false]);
-    await Promise.all([behind.close(), host.close(), ...running.splice(-4).map((one) => one.close())]);
-  });
+      const host = await LoggingServer.start({}, { '/': `<!doctype html>${style}${frames}${script}` });
+      const begun = performance.now();
+      const pictures: PNG[] = [];
+      await engine.open(`${host.origin}/`);
+      const widths = async () => {
+        await new Promise((done) => setTimeout(done, 13_000 - (performance.now() - begun)));
+        return engine.run<[number, number][]>('return widths;');
+      };
+      // The driver of WebKitGTK takes no picture while a file is on its way.
+      const pictured = engineName === 'webkit' ? [] : [2500, 4000, 9000, 12_000];
+      for (const time of pictured) {
+        await new Promise((done) => setTimeout(done, time - (performance.now() - begun)));
+        pictures.push(PNG.sync.read(Buffer.from(await engine.screenshot(), 'base64')));
+      }
+      const band = ({ width, data }: PNG, i: number) =>
+        data.subarray(i * 150 * width * 4, (i + 1) * 150 * width * 4);
+      const [blank, early, settled, last] = pictures;
+      const differ = (a: PNG, b: PNG, i: number) => Buffer.compare(band(a, i), band(b, i)) !== 0;
+      const seen = () =>
+        displays.map((display, i) => [
+          display,
+          {
+            early: differ(blank, early, i),
+            settled: differ(blank, settled, i),
+            arrives: differ(settled, last, i),
+          },
+        ]);
+      if (pictured.length > 0) expect(Object.fromEntries(seen())).toEqual(expected);
+      expect((await widths()).map(([held, last]) => held !== last)).toEqual([true, true, false, false]);
+      await Promise.all([behind.close(), host.close(), ...running.splice(-4).map((one) => one.close())]);
+    },
+  );
 
   test('marks take no room', async () => {
     const boxes = async (marked: boolean) => {
@@ -305,7 +316,7 @@ describe('marked faces in Chromium', () => {
   );
 });
 
-test('a recording has both states, in pictures, figures and words', async () => {
+thoroughly('a recording has both states, in pictures, figures and words', async () => {
   const before = join(folder, 'untuned');
   cpSync(site, before, { recursive: true });
   const { code, out, err } = await cli(

@@ -6,6 +6,7 @@ import { cli, cliProcess, inFolder, tree } from '../../test-support/cli.js';
 import { zipOf } from '../../test-support/archives.js';
 import { buildCollection } from '../../test-support/fonts.js';
 import { filesIn, readSample, root, sampleFonts, vendorFonts } from '../../test-support/paths.js';
+import { thoroughly } from '../../test-support/thorough.js';
 
 describe('convert', () => {
   test('takes all vendor fonts to WOFF2 in one call', () =>
@@ -129,7 +130,7 @@ describe('convert', () => {
       expect(svg.out).toContain('slab.svg: left out glyphs without a character');
     }));
 
-  test('a longer search makes a smaller WOFF with the same tables', () =>
+  thoroughly('a longer search makes a smaller WOFF with the same tables', () =>
     inFolder(async (folder) => {
       writeFileSync(join(folder, 'mono.ttf'), whole);
       await cli(['convert', 'mono.ttf', '--to', 'woff', '--out', 'quick'], folder);
@@ -137,7 +138,8 @@ describe('convert', () => {
       const [quick, small] = ['quick', 'small'].map((name) => readFileSync(join(folder, name, 'mono.woff')));
       expect(small.length).toBeLessThan(quick.length * 0.99);
       expect(openFont(small).font.tables()).toEqual(openFont(quick).font.tables());
-    }));
+    }),
+  );
 
   const whole = new Uint8Array(readSample('TidelogMono-Regular.ttf'));
   const wrongOffset = whole.slice();

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import type { DemoResult } from '#src/app/demo.js';
 import { cli, inFolder } from '../../test-support/cli.js';
 import { root } from '../../test-support/paths.js';
+import { thoroughly } from '../../test-support/thorough.js';
 
 describe('demo', () => {
   test('brings the faces of the sample site home, and the last scan finds nothing', () =>
@@ -34,7 +35,7 @@ describe('demo', () => {
       expect(readFileSync(join(root, 'sample/site/index.html'), 'utf8')).not.toContain('kit.css');
     }));
 
-  test('reads as a story of commands that a person could type', () =>
+  thoroughly('reads as a story of commands that a person could type', () =>
     inFolder(async (folder) => {
       const { out } = await cli(['demo', '--out', 'ferries'], folder);
       expect(out.match(/^\$ .*$/gm)?.map((line) => line.replace(/127.*$/, '…'))).toEqual([
@@ -47,5 +48,6 @@ describe('demo', () => {
         '$ dense-glyph scan site',
       ]);
       expect(out).toContain('nothing is wrong');
-    }));
+    }),
+  );
 });

@@ -20,6 +20,7 @@ import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { damagedPairs, withLongOutlines, words } from '../../test-support/fonts.js';
 import { Placer } from '../../test-support/placing.js';
 import { readSample, variableVendorFont, vendorFonts } from '../../test-support/paths.js';
+import { isThorough } from '../../test-support/thorough.js';
 
 const sans = openFont(readSample('FerrywakeSans-Regular.ttf')).font;
 const variable = openFont(readSample('FerrywakeSans-Variable.ttf')).font;
@@ -59,8 +60,8 @@ describe('any characters of any font', () => {
     ['variable', variable],
     ['CFF', slab],
     ['katex', katex],
-    ['variable with much kerning', openFont(readFileSync(variableVendorFont)).font],
   ];
+  if (isThorough) fonts.push(['variable with much kerning', openFont(readFileSync(variableVendorFont)).font]);
 
   const choices = fc.record({
     hinting: fc.constantFrom('keep', 'drop'),

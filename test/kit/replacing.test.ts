@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import {
   judgeDrawing,
+  kitOverridden,
   ruleFate,
   ruleOwners,
   shippedIn,
@@ -121,6 +122,27 @@ describe('what becomes of a rule', () => {
     expect(ruleFate(rule, 'the site', shippedIn(manifest, false))).toEqual({ becomes: 'goes' });
     for (const owner of ['a host', 'the kit', 'another kit'] as const)
       expect(ruleFate(ruleOf('font-weight: 400'), owner, shipped)).toEqual({ becomes: 'stays' });
+  });
+});
+
+describe('rules behind those of a kit', () => {
+  const rules = (css: string) => readRules(css, 'a.css').fontFaces.map(faceRuleOf);
+  const kit =
+    '@font-face { font-family: Quay; font-weight: 300 800; src: url(/t/quay-300-800n-drawn-0a1b2c3d.woff2) }';
+  test.each<[string, string, number]>([
+    ['win', `${kit} @font-face { font-family: quay; font-weight: 400; src: url(q.ttf) }`, 1],
+    [
+      'of a file that a bundler named',
+      `${kit.replace('.woff2', '-Xy_z.woff2')} @font-face { font-family: Quay; src: url(q.ttf) }`,
+      1,
+    ],
+    ['of another weight', `${kit} @font-face { font-family: Quay; font-weight: 900; src: url(q.ttf) }`, 0],
+    ['of another slope', `${kit} @font-face { font-family: Quay; font-style: italic; src: url(q.ttf) }`, 0],
+    ['before it', `@font-face { font-family: Quay; src: url(q.ttf) } ${kit}`, 0],
+    ['of its own', `${kit} ${kit.replace('drawn', 'rest')}`, 0],
+    ['of local fonts', `${kit} @font-face { font-family: Quay; src: local(Quay) }`, 0],
+  ])('%s', (_, css, count) => {
+    expect(kitOverridden(rules(css)).map(({ code }) => code)).toEqual(Array(count).fill('kit-overridden'));
   });
 });
 

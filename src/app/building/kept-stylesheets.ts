@@ -6,6 +6,7 @@ import { filesOf } from '../../io/earlier-files.js';
 import { sha256 } from '../../kit/digest.js';
 import type { KeptStylesheet } from '../../kit/kit.js';
 import type { CutFamilies } from '../../kit/planning/cut.js';
+import { ruleFate, shippedOf, type Shipped } from '../../kit/replacing/index.js';
 import type { DemandingPage } from '../../kit/planning/demand.js';
 import { importedAddress, readRules } from '../../site/css/rules.js';
 import { parseStyles } from '../../site/css/structure.js';
@@ -52,19 +53,19 @@ export function keptStylesheets(
 
 class SheetKeeper {
   private readonly read: (file: string) => Uint8Array | undefined;
-  private readonly shipped: ReadonlySet<string>;
+  private readonly shipped: Shipped;
   private readonly families: ReadonlySet<string>;
 
   /** @param asked families that pages ask for; undefined where no page was read */
   constructor(
     folder: string,
-    { families }: CutFamilies,
+    cut: CutFamilies,
     private readonly asked: ReadonlySet<string> | undefined,
     private readonly files: Map<string, Uint8Array>,
   ) {
     this.read = filesOf(folder);
-    this.shipped = new Set(families.flatMap(({ faces }) => faces.map(faceKey)));
-    this.families = new Set(families.map(({ family }) => family.toLowerCase()));
+    this.shipped = shippedOf(cut);
+    this.families = new Set(cut.families.map(({ family }) => family.toLowerCase()));
   }
 
   kept({ url, families, file }: AdoptedStylesheet): KeptStylesheet {
@@ -118,11 +119,14 @@ class SheetKeeper {
 
   private isReplaced(rule: FaceRule, undrawn: Set<string>): boolean {
     const name = rule.family.toLowerCase();
-    if (this.shipped.has(faceKey(rule))) return true;
+    // What a host serves is asked for as if it were the site's: its stylesheet goes where the kit has all of it.
+    const { becomes, isForOthers } = ruleFate(rule, 'the site', this.shipped);
+    if (becomes === 'goes' && !this.shipped.leftOut.has(faceKey(rule))) return true;
     // Of a family of the kit what isn't in it was left out on purpose, as no page draws it or the config lists others.
     const isAsked = this.asked?.has(name) ?? true;
     if (!this.families.has(name) && isAsked) return false;
-    undrawn.add(`${rule.family} ${faceLabel({ ...rule, stretch: rule.stretch })}`);
+    const others = isForOthers ? ' for other characters' : '';
+    undrawn.add(`${rule.family} ${faceLabel({ ...rule, stretch: rule.stretch })}${others}`);
     return true;
   }
 }

@@ -14,6 +14,7 @@ import {
 } from '../../site/usage/declared-faces.js';
 import type { DrawnPlace, PageFace } from '../../site/usage/page-face.js';
 import type { FontFaceDescriptors } from '../../site/css/rules.js';
+import { kitOverridden } from '../../kit/replacing/index.js';
 import { siteFindings } from '../../site/usage/findings/index.js';
 import { adoptedFolders, adoptedSheets } from '../adoption/adopted-sheets.js';
 import { addSupplies } from './font-supplies.js';
@@ -97,7 +98,7 @@ export async function scanOpened(
       ...kept[i],
     })),
     faces: facesOfSite(scanned),
-    findings: siteFindings(scanned, { ...found, problems: [...problems, ...found.problems] }),
+    findings: siteFindings(scanned, { ...found, problems: [...problems, ...found.problems] }, kitOverridden),
   };
   return { result, pages: read };
 }

@@ -4,13 +4,17 @@ import { faceKey, type Range, type Slope } from '../../core/face/index.js';
 import type { CodePointSet } from '../../core/text/code-point-set.js';
 import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import type { FaceRule } from '../../site/usage/declared-faces.js';
+import { mappedCharacters } from '../../core/text/mapped-characters.js';
 import type { Manifest } from '../files/manifest.js';
+import type { CutFace, CutFamilies } from '../planning/cut.js';
 import type { RuleOwner } from './rule-owner.js';
 
 /** What becomes of a rule, and why, where that is worth a word; to follow on «the rule goes:» or «stays:». */
 export interface RuleFate {
   becomes: 'goes' | 'stays';
   why?: string;
+  /** Whether the kit has the face, and not these characters of it. */
+  isForOthers?: true;
 }
 
 interface ShippedFace {
@@ -53,6 +57,24 @@ export function shippedIn({ families, leftOut }: Manifest, keepsRest: boolean): 
   };
 }
 
+/** The same before the kit is made. @param families with the faces that will be in it */
+export function shippedOf({ families, leftOut }: CutFamilies): Shipped {
+  const charactersOf = ({ source }: CutFace) => source.ranges ?? mappedCharacters(source.font);
+  return {
+    families: new Map(
+      families.map(({ family, faces }) => [
+        family.toLowerCase(),
+        faces.map((face) => {
+          const { weight, style, stretch } = face;
+          return { weight, style, stretch, characters: [charactersOf(face)] };
+        }),
+      ]),
+    ),
+    leftOut: new Set(leftOut.map(faceKey)),
+    keepsRest: true,
+  };
+}
+
 /** The numbers of `400`, `300 800` and `75% 100%`. */
 function numbersIn(text: string): Range {
   const [low, high = low] = text.split(' ').map(parseFloat);
@@ -72,7 +94,8 @@ export function ruleFate(rule: FaceRule, owner: RuleOwner, shipped: Shipped): Ru
     if (shipped.leftOut.has(faceKey(rule))) return { becomes: 'goes', why: 'no page draws it' };
     return { becomes: 'stays', why: 'the kit does not have it' };
   }
-  if (!meets(own, rule)) return { becomes: 'stays', why: 'it is for characters that the kit lacks' };
+  if (!meets(own, rule))
+    return { becomes: 'stays', why: 'it is for characters that the kit lacks', isForOthers: true };
   const lacking = shipped.keepsRest ? lackingIn(own, rule) : 0;
   if (lacking === 0) return { becomes: 'goes' };
   const characters = lacking === 1 ? 'a character' : `${lacking} characters`;

@@ -39,3 +39,9 @@ export function ruleOwners(
     return leadsTo === 'another kit' ? 'another kit' : 'the site';
   });
 }
+
+/** Files of a kit bear what is in them, and a digest; a bundler may put one of its own behind. */
+const kitFile = /-(?:whole|drawn|rest)-[0-9a-f]{8}(?:[-.][\w-]+)?\.woff2?(?:[?#]|$)/;
+
+/** Whether a URL names a file as kits do, where no kit is at hand to be asked. */
+export const namesKitFile = (url: string): boolean => kitFile.test(url);

@@ -4,7 +4,6 @@ import type { FaceRule } from '../declared-faces.js';
 import type { LinkedStylesheet, OnPages } from '../found-on-pages.js';
 import type { Collector } from './collector.js';
 import type { PageDemand } from './demand.js';
-import { kitOverridden } from './kit-overridden.js';
 
 /** A rule that declares a face, with the pages that have it. */
 interface Declared {
@@ -39,10 +38,7 @@ export function declaredRules(
   }
   missingDisplay(all, collected);
   manyFaces(pages, all, collected);
-  for (const page of pages) {
-    doubledFaces(page, collected);
-    for (const one of kitOverridden(page.rules)) collected.add(one, [page.page]);
-  }
+  for (const page of pages) doubledFaces(page, collected);
 }
 
 /** Whether a rule declares a file for just those browsers that another rule of the file is not for (CSS Conditional 3, section 6). */

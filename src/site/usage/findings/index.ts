@@ -1,5 +1,6 @@
 /** What is wrong on a site, each with the rule or the line to change. */
-import { finding } from '../../../findings.js';
+import { finding, type Finding } from '../../../findings.js';
+import type { FaceRule } from '../declared-faces.js';
 import type { OnPages } from '../found-on-pages.js';
 import type { HostedReference } from '../hosted-references.js';
 import { fakedStyles, LackingCharacters, undeclaredFamily } from './asked-faces.js';
@@ -11,8 +12,16 @@ import { preloadedFonts } from './preloaded-fonts.js';
 
 export type { FoundOnSite, PageDemand, SiteFinding };
 
-/** All that is found on a site, the gravest first. */
-export function siteFindings(pages: readonly PageDemand[], found: FoundOnSite): SiteFinding[] {
+/**
+ * All that is found on a site, the gravest first.
+ *
+ * @param more what whoever knows more than the pages finds in the rules of one
+ */
+export function siteFindings(
+  pages: readonly PageDemand[],
+  found: FoundOnSite,
+  more: (rules: readonly FaceRule[]) => Finding[] = () => [],
+): SiteFinding[] {
   const collected = new Collector();
   const lacking = new LackingCharacters();
   const unread = found.hosted.filter(
@@ -43,6 +52,7 @@ export function siteFindings(pages: readonly PageDemand[], found: FoundOnSite): 
   }
   lacking.tell(collected);
   declaredRules(pages, found.sheets, collected);
+  for (const { page, rules } of pages) for (const one of more(rules)) collected.add(one, [page]);
   for (const problem of found.problems) missingFile(problem, collected);
   for (const references of byAddress(found.hosted)) hostedReference(references, collected);
   return collected.all();

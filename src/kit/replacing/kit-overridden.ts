@@ -1,11 +1,9 @@
-import { faceLabel } from '../../../core/face/index.js';
-import { finding, type Finding } from '../../../findings.js';
-import type { FaceRule } from '../declared-faces.js';
+import { faceLabel } from '../../core/face/index.js';
+import { finding, type Finding } from '../../findings.js';
+import { namesKitFile } from './rule-owner.js';
+import type { FaceRule } from '../../site/usage/declared-faces.js';
 
-/** Files of a kit bear what is in them, and a digest; a bundler may put one of its own behind. */
-const kitFile = /-(?:whole|drawn|rest)-[0-9a-f]{8}(?:[-.][\w-]+)?\.woff2?(?:[?#]|$)/;
-
-const isOfKit = ({ source }: FaceRule): boolean => kitFile.test(source?.url ?? '');
+const isOfKit = ({ source }: FaceRule): boolean => namesKitFile(source?.url ?? '');
 
 /**
  * Rules of a page that stand behind the kit's and declare the same faces: browsers take the later one (CSS Fonts 4, section 5.2).
