@@ -19,7 +19,11 @@ const options = own.filter((one) => !switches.includes(one));
 function thoroughFiles() {
   const folder = join(root, 'build/test');
   const files = readdirSync(folder, { recursive: true }).filter((file) => file.endsWith('.test.js'));
-  return files.filter((file) => /thorough\.js|testedEngines/.test(readFileSync(join(folder, file), 'utf8')));
+  return files.filter(
+    (file) =>
+      file.endsWith('.thorough.test.js') ||
+      /thorough\.js|testedEngines/.test(readFileSync(join(folder, file), 'utf8')),
+  );
 }
 const paths = isThorough && options.length === 0 ? ['--runTestsByPath', ...thoroughFiles()] : [];
 

@@ -5,6 +5,7 @@ import type { ScanResult } from '#src/index.js';
 import { denseGlyph } from '../../test-support/library.js';
 import { inFolder } from '../../test-support/cli.js';
 import { availableEngines, browserPath } from '../../test-support/engines.js';
+import { isThorough, thoroughly } from '../../test-support/thorough.js';
 
 const { scan } = denseGlyph;
 
@@ -26,12 +27,12 @@ describe('a large site', () => {
   const pages = Object.fromEntries(
     Array.from({ length: 90 }, (_, i) => [
       `p${i}.html`,
-      `<!doctype html><meta charset=utf-8><link rel=stylesheet href=${i % 3 === 0 ? 'none' : 'site'}.css><style>.own { font-weight: ${100 + (i % 9) * 100} }</style>${`<p class=k${i % 5}>text of a pier <b>${i}</b></p>\n`.repeat(900)}<p class=own>${String.fromCodePoint(0x410 + i)}</p>`,
+      `<!doctype html><meta charset=utf-8><link rel=stylesheet href=${i % 3 === 0 ? 'none' : 'site'}.css><style>.own { font-weight: ${100 + (i % 9) * 100} }</style>${`<p class=k${i % 5}>text of a pier <b>${i}</b></p>\n`.repeat(isThorough ? 900 : 60)}<p class=own>${String.fromCodePoint(0x410 + i)}</p>`,
     ]),
   );
   const css = Array.from({ length: 5 }, (_, i) => `.k${i} { font-family: "Family ${i}" }`).join('\n');
 
-  test('is read by threads as by one', () =>
+  thoroughly('is read by threads as by one', () =>
     inFolder(async (folder) => {
       writeSite(folder, { ...pages, 'site.css': css });
       const items: string[] = [];
@@ -47,7 +48,8 @@ describe('a large site', () => {
       const missing = all.findings.filter(({ code }) => code === 'stylesheet-missing');
       expect(missing.map(({ pages: where }) => where.length).reduce((a, b) => a + b)).toBe(30);
       expect(new Set(items).size).toBeGreaterThan(80);
-    }));
+    }),
+  );
 
   test('a page that cannot be read is told, and the others are read', () =>
     inFolder(async (folder) => {

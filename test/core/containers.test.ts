@@ -13,6 +13,7 @@ import { cmap, head } from '#src/core/tables/index.js';
 import { buildCollection, buildFont, buildWoff2Collection } from '../../test-support/fonts.js';
 import { differing, glyphsOf } from '../../test-support/comparison.js';
 import { filesIn, readSample, sampleFonts, vendorFonts } from '../../test-support/paths.js';
+import { casesOf } from '../../test-support/thorough.js';
 
 const written = async (font: Font, format: FontFormat) => (await writeFont(font, format)).bytes;
 const reopened = async (font: Font, format: FontFormat) => openFont(await written(font, format));
@@ -285,7 +286,7 @@ describe('bad input', () => {
           }
         },
       ),
-      { numRuns: 150 },
+      casesOf(40, 110),
     );
   });
 });

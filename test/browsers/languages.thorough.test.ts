@@ -7,7 +7,7 @@ import { subsetFont } from '#src/core/subset/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { requestedLanguage } from '#src/core/text/requested-language.js';
 import { compareDrawings, type Comparison, type DrawnPair } from '../../test-support/drawings.js';
-import { testedEngines, startEngine, type Engine } from '../../test-support/engines.js';
+import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
 import { LoggingServer } from '../../test-support/server.js';
 import { wordsOfLanguages } from '../../test-support/words.js';
 
@@ -51,7 +51,7 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-describe.each(testedEngines())('%s', (engineName) => {
+describe.each(availableEngines())('%s', (engineName) => {
   let engine: Engine;
   beforeAll(async () => {
     engine = await startEngine(engineName);

@@ -17,7 +17,7 @@ import {
   type DividedPair,
   type DrawnPair,
 } from '../../test-support/drawings.js';
-import { testedEngines, startEngine } from '../../test-support/engines.js';
+import { availableEngines, startEngine } from '../../test-support/engines.js';
 import { sampleFonts, variableVendorFont } from '../../test-support/paths.js';
 import { LoggingServer } from '../../test-support/server.js';
 import { wordsOfLanguages } from '../../test-support/words.js';
@@ -129,7 +129,7 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-describe.each(testedEngines())('%s', (engineName) => {
+describe.each(availableEngines())('%s', (engineName) => {
   test('a joined face draws what the whole one does, and what its partial files do', async () => {
     const engine = await startEngine(engineName);
     try {

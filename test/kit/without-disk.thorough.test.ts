@@ -1,4 +1,4 @@
-import { expect } from '@jest/globals';
+import { expect, test } from '@jest/globals';
 import { cpSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { kitConfig, readConfig } from '#src/config/index.js';
@@ -16,12 +16,11 @@ import {
 import { PageScanner, siteOf } from '#src/site/index.js';
 import { cli, inFolder, tree } from '../../test-support/cli.js';
 import { root } from '../../test-support/paths.js';
-import { thoroughly } from '../../test-support/thorough.js';
 
 const sample = join(root, 'sample');
 const read = (path: string) => new Uint8Array(readFileSync(join(sample, path)));
 
-thoroughly('a kit of files in memory is the one that is built on disk, to the byte', () =>
+test('a kit of files in memory is the one that is built on disk, to the byte', () =>
   inFolder(async (folder) => {
     for (const one of ['fonts', 'site', 'dense-glyph.config.yaml'])
       cpSync(join(sample, one), join(folder, one), { recursive: true });
@@ -97,5 +96,4 @@ thoroughly('a kit of files in memory is the one that is built on disk, to the by
     expect([...files.keys()].sort()).toEqual(tree(onDisk).sort());
     for (const [path, bytes] of files)
       expect([path, Buffer.compare(bytes, readFileSync(join(onDisk, path)))]).toEqual([path, 0]);
-  }),
-);
+  }));

@@ -6,7 +6,6 @@ import { homecoming } from '../../tools/homecoming/loop.js';
 import { publicSites, siteFolder } from '../../tools/homecoming/public-sites.js';
 import { writePatterns } from '../../tools/homecoming/patterns.js';
 import { availableEngines } from '../../test-support/engines.js';
-import { isThorough, thoroughly } from '../../test-support/thorough.js';
 
 let folder: string;
 beforeAll(async () => {
@@ -15,30 +14,25 @@ beforeAll(async () => {
 });
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-const engines = availableEngines()
-  .filter((name) => name !== 'webkit')
-  .filter((name) => isThorough || name === 'chromium');
+const engines = availableEngines().filter((name) => name !== 'webkit');
 
-thoroughly(
-  'a site with every pattern that once changed in silence is drawn as before, with no more bytes, and comes back',
-  async () => {
-    const report = await homecoming({
-      site: join(folder, 'site'),
-      hosted: join(folder, 'hosted'),
-      pages: [],
-      mostPages: 30,
-      runsScripts: true,
-      engines,
-      widths: [1280],
-      say: () => undefined,
-    });
-    expect(report.problems).toEqual([]);
-    expect(report.pictures).toBe(engines.length * 9);
-    expect(report.bytesAfter).toBeLessThan(report.bytesBefore / 2);
-  },
-);
+test('a site with every pattern that once changed in silence is drawn as before, with no more bytes, and comes back', async () => {
+  const report = await homecoming({
+    site: join(folder, 'site'),
+    hosted: join(folder, 'hosted'),
+    pages: [],
+    mostPages: 30,
+    runsScripts: true,
+    engines,
+    widths: [1280],
+    say: () => undefined,
+  });
+  expect(report.problems).toEqual([]);
+  expect(report.pictures).toBe(engines.length * 9);
+  expect(report.bytesAfter).toBeLessThan(report.bytesBefore / 2);
+});
 
-const chosen = isThorough ? ['skeleton', 'paper-dashboard'] : ['typicons'];
+const chosen = ['skeleton', 'typicons', 'paper-dashboard'];
 // `npm run homecoming -- --all` looks at all of them.
 test.each(publicSites.filter(({ slug }) => chosen.includes(slug)))(
   'the public site $slug is drawn as before, asks no host that could be had, and comes back',
