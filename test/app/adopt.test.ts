@@ -12,6 +12,7 @@ import { cli, tree } from '../../test-support/cli.js';
 import { denseGlyph } from '../../test-support/library.js';
 import { readSample } from '../../test-support/paths.js';
 import { LoggingServer } from '../../test-support/server.js';
+import { thoroughly } from '../../test-support/thorough.js';
 
 const { adopt } = denseGlyph;
 
@@ -376,20 +377,23 @@ describe('what is done at the same time, or is too much', () => {
     expect(readdirSync(folder)).toEqual([]);
   });
 
-  test('8,000 families: equal files are fetched once, no more than a call may bring, and the rest is told', async () => {
-    const rules = Array.from(
-      { length: 8000 },
-      (_, i) =>
-        `@font-face { font-family: "F${i}"; src: url(${host.files}/files/tidelog-mono-400-400-normal-all.woff2) }`,
-    );
-    put('site/index.html', `<!doctype html><style>${rules.join('')}</style>x`);
-    const { faces, fetched, findings } = await bring(['site'], { mostFiles: 40 });
-    expect([faces.length, fetched]).toEqual([40, 40]);
-    expect(host.requests.filter(({ path }) => path.startsWith('/files/'))).toHaveLength(1);
-    expect(findings.map(({ code, message }) => [code, message])).toEqual([
-      ['call-bounded', '7960 more files are named than a call brings: 40 files (--most-files)'],
-    ]);
-  });
+  thoroughly(
+    '8,000 families: equal files are fetched once, no more than a call may bring, and the rest is told',
+    async () => {
+      const rules = Array.from(
+        { length: 8000 },
+        (_, i) =>
+          `@font-face { font-family: "F${i}"; src: url(${host.files}/files/tidelog-mono-400-400-normal-all.woff2) }`,
+      );
+      put('site/index.html', `<!doctype html><style>${rules.join('')}</style>x`);
+      const { faces, fetched, findings } = await bring(['site'], { mostFiles: 40 });
+      expect([faces.length, fetched]).toEqual([40, 40]);
+      expect(host.requests.filter(({ path }) => path.startsWith('/files/'))).toHaveLength(1);
+      expect(findings.map(({ code, message }) => [code, message])).toEqual([
+        ['call-bounded', '7960 more files are named than a call brings: 40 files (--most-files)'],
+      ]);
+    },
+  );
 });
 
 test('users and passwords of addresses stand nowhere', async () => {

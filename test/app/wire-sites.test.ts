@@ -21,5 +21,5 @@ test('on random sites every page is drawn as before once it is wired, or nearer 
       const problems = await wiredProblems(site, host);
       if (problems.length > 0) throw new Error(problems.join('\n'));
     }),
-    casesOf(8, 192),
+    casesOf(4, 196),
   ));

@@ -13,6 +13,6 @@ test('no file of this machine is read that a host names', async () => {
 });
 
 test('calls on random pages end as they say, a second one changes nothing, and undo leaves nothing', async () => {
-  const { numRuns, seed } = casesOf(60, 240);
+  const { numRuns, seed } = casesOf(30, 270);
   expect(await attackPages(numRuns, seed)).toEqual([]);
 });

@@ -16,6 +16,7 @@ import { killBuilds } from '../../test-support/kills.js';
 import { seeded } from '../../test-support/mutations.js';
 import { sampleFonts } from '../../test-support/paths.js';
 import { brokenIn, contentOf, hiddenIn } from '../../test-support/whole-kit.js';
+import { thoroughly } from '../../test-support/thorough.js';
 
 /** A project with one family, whose kit goes to `output`. */
 function withProject(output: string, use: (folder: string) => Promise<void>): Promise<void> {
@@ -31,7 +32,7 @@ function withProject(output: string, use: (folder: string) => Promise<void>): Pr
 }
 
 describe('what a build writes', () => {
-  test('is a whole kit whenever it is killed, and nothing is left behind', async () => {
+  thoroughly('is a whole kit whenever it is killed, and nothing is left behind', async () => {
     const { whileWriting, problems } = await killBuilds(12, 4, seeded(Date.now() % 1e6));
     expect(problems).toEqual([]);
     expect(whileWriting).toBeGreaterThan(0);

@@ -21,7 +21,7 @@ import { readSample, vendorFonts } from '../../test-support/paths.js';
 import { casesOf } from '../../test-support/thorough.js';
 
 /** Cases for each kind of file; more on demand: DENSE_GLYPH_CASES=20000 npm test hostile. */
-const cases = Number(process.env.DENSE_GLYPH_CASES ?? casesOf(60, 300).numRuns);
+const cases = Number(process.env.DENSE_GLYPH_CASES ?? casesOf(30, 300).numRuns);
 const firstSeed = Number(process.env.DENSE_GLYPH_SEED ?? casesOf(1, 1).seed * 1000);
 /** Milliseconds of a processor, and bytes, that no case comes near; they tell a hang or a balloon from a machine that has much to do. */
 const bounds = { time: 5000, memory: 600e6 };

@@ -10,6 +10,7 @@ import { noPair } from '#src/core/layout/gpos/pair-value.js';
 import { noValue } from '#src/core/layout/gpos/value-record.js';
 import { everyGlyph, layoutOf, pairList, pairsIn, value } from '../../test-support/layout.js';
 import { pairIn } from '../../test-support/placing.js';
+import { casesOf } from '../../test-support/thorough.js';
 
 describe('kerning pairs', () => {
   const values = [noPair, ...[-10, 20].map((advance) => ({ first: value(advance), second: noValue }))];
@@ -60,7 +61,7 @@ describe('kerning pairs', () => {
           }),
         );
       }),
-      { numRuns: 200 },
+      casesOf(50, 150),
     );
   });
 
@@ -79,7 +80,7 @@ describe('kerning pairs', () => {
         const forms = [last, ...[0, 50].map((size) => smallestForm(last, true, () => size))];
         for (const form of forms) expect(smallest).toBeLessThanOrEqual(sizeOf(form));
       }),
-      { numRuns: 200 },
+      casesOf(50, 150),
     );
   });
 

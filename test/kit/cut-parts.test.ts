@@ -13,6 +13,7 @@ import { cutParts } from '#src/kit/planning/parts.js';
 import { systemFont } from '../../test-support/engines.js';
 import { inPart, plannedFace, wantedOf } from '../../test-support/parts.js';
 import { readSample } from '../../test-support/paths.js';
+import { casesOf } from '../../test-support/thorough.js';
 
 const pathOf = (font: Font, character: number): string =>
   svgPathData(outlinesOf(font).outlineOf(cmap.glyphIdOf(font.table(cmap), character)));
@@ -47,7 +48,7 @@ describe.each(fonts)('the parts of %s', (_, bytes) => {
             expect([character, pathOf(made, character)]).toEqual([character, pathOf(font, character)]);
         }
       }),
-      { numRuns: 8 },
+      casesOf(3, 8),
     ));
 });
 

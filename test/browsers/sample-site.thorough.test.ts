@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { cli, tree } from '../../test-support/cli.js';
-import { testedEngines, startEngine } from '../../test-support/engines.js';
+import { availableEngines, startEngine } from '../../test-support/engines.js';
 import { copyKit } from '../../test-support/kits.js';
 import { LoggingServer } from '../../test-support/server.js';
 
@@ -43,7 +43,7 @@ const show = `
   return document.documentElement.scrollHeight;`;
 
 // WebKitGTK's driver gives no pictures without a window manager.
-test.each(testedEngines().filter((name) => name !== 'webkit'))(
+test.each(availableEngines().filter((name) => name !== 'webkit'))(
   'in %s the site looks the same with fonts that were cut down to it',
   async (engineName) => {
     const engine = await startEngine(engineName);

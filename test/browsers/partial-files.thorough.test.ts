@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import type { WireResult } from '#src/app/wiring/wire.js';
 import { startFontHost, type FontHost } from '#src/rehearsal/font-host.js';
 import { cli } from '../../test-support/cli.js';
-import { testedEngines, startEngine, type Engine } from '../../test-support/engines.js';
+import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
 import { readSample, root } from '../../test-support/paths.js';
 import { LoggingServer } from '../../test-support/server.js';
 
@@ -68,7 +68,7 @@ const show = `
   return [...document.fonts].filter(({ status }) => status === 'loaded').length;`;
 
 // WebKitGTK's driver gives no pictures without a window manager.
-describe.each(testedEngines().filter((name) => name !== 'webkit'))('in %s', (name) => {
+describe.each(availableEngines().filter((name) => name !== 'webkit'))('in %s', (name) => {
   test('a kit of partial files draws what the partial files draw, from the site itself', async () => {
     // Pages that asked for a family that nobody declared there get it now, which is said.
     expect(wired.findings.filter(({ message }) => !message.includes('drawn by a local font before'))).toEqual(

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { cli } from '../../test-support/cli.js';
-import { testedEngines, startEngine, type Engine } from '../../test-support/engines.js';
+import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
 import { readSample } from '../../test-support/paths.js';
 import { LoggingServer } from '../../test-support/server.js';
 
@@ -69,7 +69,7 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-describe.each(testedEngines())('%s', (engineName) => {
+describe.each(availableEngines())('%s', (engineName) => {
   let engine: Engine;
   beforeAll(async () => {
     engine = await startEngine(engineName);
