@@ -9,6 +9,7 @@ import {
   readFileSync,
   renameSync,
   rmSync,
+  statSync,
 } from 'node:fs';
 import { join } from 'node:path';
 import { cli, tree } from './cli.js';
@@ -43,8 +44,9 @@ export async function makeKits(): Promise<void> {
   const own = digest();
   process.env.DENSE_GLYPH_KITS = join(keptIn, own);
   if (existsSync(join(keptIn, own))) return;
-  rmSync(keptIn, { recursive: true, force: true });
-  const making = join(keptIn, 'making');
+  mkdirSync(keptIn, { recursive: true });
+  for (const name of readdirSync(keptIn)) removeOld(join(keptIn, name));
+  const making = join(keptIn, `making-${process.pid}`);
   mkdirSync(making, { recursive: true });
   await called(['demo', '--out', 'demo'], making);
   for (const [name, keys] of Object.entries(kits)) {
@@ -54,6 +56,12 @@ export async function makeKits(): Promise<void> {
     for (const command of ['build', 'wire']) await called([command], join(making, name));
   }
   renameSync(making, join(keptIn, own));
+}
+
+/** Another run may be at work with others. */
+function removeOld(folder: string): void {
+  const age = Date.now() - statSync(folder).mtimeMs;
+  if (age > 3_600_000) rmSync(folder, { recursive: true, force: true });
 }
 
 async function called(args: readonly string[], folder: string): Promise<void> {

@@ -51,6 +51,8 @@ export interface FallbackResult {
     /** As the user would write it. */
     input: string;
     family: string;
+    /** What the rules declare, to follow the family in stacks. */
+    standIn: string;
     /** As in `700 italic`. */
     face: string;
     bands: StandInBand[];
@@ -108,6 +110,7 @@ export async function fallback(request: FallbackRequest, progress?: OnProgress):
     faces: faces.map((face) => ({
       input: face.input,
       family: face.family,
+      standIn: standInFamily(face.family),
       face: faceLabel(face),
       bands: standIns.get(face) ?? [],
     })),

@@ -33,10 +33,14 @@ export function fallbackLines({ faces, pages, findings }: FallbackResult, all = 
     ...pageLines(pages, all),
     ...findings.map(({ message, advice }) => `${colors.yellow('note')}  ${message}: ${advice}`),
     '',
-    `${colors.bold('Next')}  put the rules before those of the faces, which name the same family, weight and style;`,
-    '      kits of build have them already, for each weight.',
+    `${colors.bold('Next')}  paste the rules, and name what they declare behind the face: ${exampleOf(faces)};`,
+    '      kits of build have them already, and wire writes the names into the stacks of a site.',
   ];
 }
+
+/** A stack, as the rules are for. */
+const exampleOf = ([first]: readonly Face[]): string =>
+  first ? `"${first.family}", "${first.standIn}", …` : '…';
 
 function rowsOf({ family, face, bands }: Face): string[][] {
   return bands.flatMap(({ weight: [low, high], standIns }) =>

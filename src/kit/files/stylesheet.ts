@@ -48,8 +48,8 @@ function standInCharacters({ parts }: KitFace): CodePointRanges {
   return withSpace(all.ranges());
 }
 
-/** How many elements of a head are taken: any page has as many. */
-const mostLoaded = 6;
+/** The head and elements in it; of a page with fewer the first ones are loaded. */
+const mostLoaded = 8;
 
 /**
  * Firefox draws no stand-in that it hasn't loaded before, and loads none while the face is on its way. It loads what a length
@@ -69,17 +69,18 @@ function loadingRules(families: MadeKit['families']): string[] {
     .slice(0, mostLoaded)
     .map(({ family, style, weight }, i) => {
       const declarations = [
+        ...(i === 0 ? ['display: contents;'] : []),
         `font-family: ${fontFamilyList([standInFamily(family)])};`,
-        ...(weight === 400 ? [] : [`font-weight: ${weight};`]),
-        ...(style === 'normal' ? [] : [`font-style: ${style};`]),
+        // What the head says is inherited by what is in it.
+        ...(weight === 400 && i === 0 ? [] : [`font-weight: ${weight};`]),
+        ...(style === 'normal' && i === 0 ? [] : [`font-style: ${style};`]),
         'scroll-margin: 1ex 1ch 1ic;',
       ];
       const lines = declarations.map((one) => `    ${one}\n`).join('');
-      return `  :where(head > :nth-child(${i + 1})) {\n${lines}  }\n`;
+      return `  :where(${i === 0 ? 'head' : `head > :nth-child(${i})`}) {\n${lines}  }\n`;
     });
   if (rules.length === 0) return [];
-  const styled = '  :where(head) {\n    display: contents;\n  }\n';
-  return [`@supports (${isFirefox}) {\n${styled}${rules.join('')}}\n`];
+  return [`@supports (${isFirefox}) {\n${rules.join('')}}\n`];
 }
 
 export const isFirefox = '-moz-appearance: none';
