@@ -46,11 +46,11 @@ export function stripBundle(
     const css = typeof file.source === 'string' ? file.source : new TextDecoder().decode(file.source);
     return [{ file, css }];
   });
-  const stacks = new StandInStacks(kit.result!.manifest);
+  const stacks = new StandInStacks();
   for (const { css } of sheets) stacks.read(css);
   for (const { file, css } of sheets) {
     const stripped = withoutReplaced(css, file.fileName, { shipped: kit.shipped, bytesOf, isOwn });
-    const after = stacks.in(stripped?.css ?? css);
+    const after = stacks.in(stripped?.css ?? css, kit.result!.manifest);
     if (after !== css) file.source = after;
     if (!stripped) continue;
     for (const one of stripped.urls) gone.add(nameOf(one));

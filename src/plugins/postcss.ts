@@ -82,11 +82,11 @@ export default function denseGlyph({ config }: DenseGlyphPostcssOptions = {}): D
         kit.folder,
         dirname(to ?? from),
       );
-      const stacks = new StandInStacks(kit.result!.manifest);
+      const stacks = new StandInStacks();
       stacks.read(root.toString());
       root.walkDecls(/^(?:font|font-family|--.*)$/i, (declaration) => {
         const start = `${declaration.prop}:`;
-        const after = stacks.in(start + declaration.value, true).slice(start.length);
+        const after = stacks.in(start + declaration.value, kit.result!.manifest, true).slice(start.length);
         if (after !== declaration.value) declaration.value = after;
       });
       const [first, ...others] = places;

@@ -46,6 +46,8 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
   let isImported = false;
   let isVite = false;
   const told = new Set<string>();
+  // Of what stylesheets said so far.
+  const stacks = new StandInStacks();
   let resolved: ResolvedConfig = {
     root: resolve('.'),
     base: '/',
@@ -173,13 +175,12 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
         const [, text] = /^const __vite__css = ("(?:[^"\\\n]|\\.)*")/m.exec(code) ?? [];
         if (resolved.command !== 'serve' || isOfKit(file) || text === undefined) return null;
         const { kit } = await opened();
-        await kit.ready();
+        const { manifest } = await kit.ready();
         const bytesOf = filesBeside(file, resolved.root);
         const css = JSON.parse(text) as string;
         const stripped = withoutReplaced(css, file, { shipped: kit.shipped, bytesOf });
-        const stacks = (project!.stacks ??= new StandInStacks((await kit.ready()).manifest));
         stacks.read(css);
-        const after = stacks.in(stripped?.css ?? css);
+        const after = stacks.in(stripped?.css ?? css, manifest);
         // Not by a pattern of it: a stylesheet may hold what means something there.
         return after === css ? null : { code: code.replace(text, () => JSON.stringify(after)), map: null };
       },
@@ -208,8 +209,7 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
 
 interface Project {
   kit: ProjectKit;
-  /** What its stylesheets say so far. */
-  stacks?: StandInStacks;
+
   /** Undefined where the bundler names the files. */
   url: string | undefined;
 }

@@ -1,6 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import fc from 'fast-check';
 import { openFont, writeFont } from '#src/core/containers/index.js';
@@ -19,7 +18,7 @@ import {
 } from '../../test-support/drawings.js';
 import { availableEngines, startEngine } from '../../test-support/engines.js';
 import { sampleFonts, variableVendorFont } from '../../test-support/paths.js';
-import { LoggingServer } from '../../test-support/server.js';
+import { DrawnFiles } from '../../test-support/drawn-files.js';
 import { wordsOfLanguages } from '../../test-support/words.js';
 
 /** A face that was cut as hosts do, and put together again. */
@@ -32,8 +31,7 @@ interface JoinedFace {
   textsOfOne: string[];
 }
 
-let folder: string;
-let server: LoggingServer;
+let files: DrawnFiles;
 const faces: JoinedFace[] = [];
 
 /** Characters that hosts give to several cuts, some of which are kerned with each other. */
@@ -66,11 +64,8 @@ async function cutAndJoin(file: string, seed: number, weights: number[]): Promis
   const joined = joinFonts(cuts);
   if ('hindrance' in joined) throw new Error(`${file}: ${joined.hindrance}`);
   const keep = async (name: string, made: Font) => {
-    writeFileSync(
-      join(folder, `${seed}-${name}`),
-      (await writeFont(made, made.flavour === 'cff' ? 'otf' : 'ttf')).bytes,
-    );
-    return `/${seed}-${name}`;
+    const { bytes } = await writeFont(made, made.flavour === 'cff' ? 'otf' : 'ttf');
+    return files.keep(`${seed}-${name}`, bytes);
   };
   const made = [];
   for (const [i, { font: cut, characters }] of cuts.entries())
@@ -106,8 +101,8 @@ function textsOf(characters: readonly number[], seed: number): string[] {
 }
 
 beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-joined-'));
-  const files: [string, number[]][] = [
+  files = await DrawnFiles.start();
+  const tried: [string, number[]][] = [
     ...[
       ...new Set(
         wordsOfLanguages
@@ -119,21 +114,16 @@ beforeAll(async () => {
     [join(sampleFonts, 'FerrywakeSans-Variable.ttf'), [300, 640]],
     [variableVendorFont, [300, 640]],
   ];
-  for (const [seed, [file, weights]] of files.entries()) await cutAndJoin(file, seed, weights);
-  const blank = { '/blank': '<!doctype html><title>blank</title>' };
-  server = await LoggingServer.start({ '/': `${folder}/` }, blank);
+  for (const [seed, [file, weights]] of tried.entries()) await cutAndJoin(file, seed, weights);
 });
 
-afterAll(async () => {
-  await server.close();
-  rmSync(folder, { recursive: true, force: true });
-});
+afterAll(() => files.close());
 
 describe.each(availableEngines())('%s', (engineName) => {
   test('a joined face draws what the whole one does, and what its partial files do', async () => {
     const engine = await startEngine(engineName);
     try {
-      await engine.open(`${server.origin}/blank`);
+      await engine.open(files.blank);
       for (const { whole, texts, cuts, textsOfOne } of faces) {
         const compare = async (pair: DrawnPair | DividedPair, list: string[]) => {
           const drawing = { pairs: [pair], texts: list, sizes: [40], turn: 0.01 };

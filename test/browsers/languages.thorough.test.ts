@@ -1,35 +1,28 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { readFileSync } from 'node:fs';
 import { openFont, writeFont } from '#src/core/containers/index.js';
 import { subsetFont } from '#src/core/subset/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { requestedLanguage } from '#src/core/text/requested-language.js';
 import { compareDrawings, type Comparison, type DrawnPair } from '../../test-support/drawings.js';
 import { availableEngines, startEngine, type Engine } from '../../test-support/engines.js';
-import { LoggingServer } from '../../test-support/server.js';
+import { DrawnFiles } from '../../test-support/drawn-files.js';
 import { wordsOfLanguages } from '../../test-support/words.js';
 
-let folder: string;
-let server: LoggingServer;
+let files: DrawnFiles;
 let pairs: { pair: DrawnPair; hinted: DrawnPair; texts: string[] }[];
 
 beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-languages-'));
-  const keep = (name: string, bytes: Uint8Array) => {
-    writeFileSync(join(folder, name), bytes);
-    return `/${name}`;
-  };
+  files = await DrawnFiles.start();
   pairs = [];
   for (const [i, { language, file, words }] of wordsOfLanguages.entries()) {
     const { font } = openFont(readFileSync(file));
     const { characters, marks } = requestedLanguage(language);
     const made = async (hinting: 'keep' | 'drop') => {
       const { bytes } = await writeFont(subsetFont(font, { characters, marks, hinting }).font, 'woff2');
-      return keep(`${i}-${hinting}`, bytes);
+      return files.keep(`${i}-${hinting}`, bytes);
     };
-    const source = keep(`${i}`, readFileSync(file));
+    const source = files.keep(`${i}`, readFileSync(file));
     const pair = { name: `${i} ${language}`, source, descriptors: {}, weights: [400] };
     // Joiners have no shape of their own; that they do what they do is drawn below.
     const has = CodePointSet.ofText(words.replace(/\p{Cf}/gu, ''));
@@ -40,22 +33,15 @@ beforeAll(async () => {
       texts: [...new Set([words, words.normalize('NFC'), words.normalize('NFD')])],
     });
   }
-  server = await LoggingServer.start(
-    { '/': `${folder}/` },
-    { '/blank': '<!doctype html><title>blank</title>' },
-  );
 });
 
-afterAll(async () => {
-  await server.close();
-  rmSync(folder, { recursive: true, force: true });
-});
+afterAll(() => files.close());
 
 describe.each(availableEngines())('%s', (engineName) => {
   let engine: Engine;
   beforeAll(async () => {
     engine = await startEngine(engineName);
-    await engine.open(`${server.origin}/blank`);
+    await engine.open(files.blank);
   });
   afterAll(() => engine.close());
 

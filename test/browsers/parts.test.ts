@@ -1,7 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { openFont, writeFont } from '#src/core/containers/index.js';
 import type { Font } from '#src/core/sfnt/font.js';
@@ -16,7 +14,7 @@ import { compareDrawings, type Comparison, type DividedPair } from '../../test-s
 import { testedEngines, startEngine, type Engine } from '../../test-support/engines.js';
 import { inPart, plannedFace, wantedOf } from '../../test-support/parts.js';
 import { readSample } from '../../test-support/paths.js';
-import { LoggingServer } from '../../test-support/server.js';
+import { DrawnFiles } from '../../test-support/drawn-files.js';
 import { wordsOfLanguages } from '../../test-support/words.js';
 import { isThorough } from '../../test-support/thorough.js';
 
@@ -36,16 +34,12 @@ const fail = (name: string) => {
   throw new Error(`${name}: nothing is divided`);
 };
 
-let folder: string;
-let server: LoggingServer;
+let files: DrawnFiles;
 const faces: DividedFace[] = [];
 
 /** @param seed the same texts for the same number */
 async function divideFace(file: string, words: string, name: string, seed: number): Promise<DividedFace> {
-  const keep = (part: string, bytes: Uint8Array) => {
-    writeFileSync(join(folder, `${seed}-${part}`), bytes);
-    return `/${seed}-${part}`;
-  };
+  const keep = (part: string, bytes: Uint8Array) => files.keep(`${seed}-${part}`, bytes);
   const { font } = openFont(readFileSync(file));
   const available = mappedCharacters(font);
   // Without instructions, as the parts are: what they do to advances isn't asked here.
@@ -91,17 +85,12 @@ async function divideFor(font: Font, text: string) {
 }
 
 beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-parts-'));
+  files = await DrawnFiles.start();
   for (const [i, { language, file, words }] of wordsOfLanguages.entries())
     if (isThorough || i % 8 === 0) faces.push(await divideFace(file, words, `${i} ${language}`, i));
-  const blank = { '/blank': '<!doctype html><title>blank</title>' };
-  server = await LoggingServer.start({ '/': `${folder}/` }, blank);
 });
 
-afterAll(async () => {
-  await server.close();
-  rmSync(folder, { recursive: true, force: true });
-});
+afterAll(() => files.close());
 
 /** How many pairs of a letter of each list are nearer or farther than their advances say. */
 const countKernedPairs = `
@@ -123,7 +112,7 @@ describe.each(testedEngines())('%s', (engineName) => {
   let engine: Engine;
   beforeAll(async () => {
     engine = await startEngine(engineName);
-    await engine.open(`${server.origin}/blank`);
+    await engine.open(files.blank);
   });
   afterAll(() => engine.close());
 
@@ -151,7 +140,7 @@ describe.each(testedEngines())('%s', (engineName) => {
       const { font } = openFont(readSample('FerrywakeSans-Regular.ttf'));
       const cut = await cutParts(plannedFace(font), wantedOf('Waterways to Tyne, 4:10'));
       if ('wholeReason' in cut) throw new Error(cut.wholeReason);
-      writeFileSync(join(folder, 'kerned'), readSample('FerrywakeSans-Regular.ttf'));
+      files.keep('kerned', readSample('FerrywakeSans-Regular.ttf'));
       const [one, other] = [inPart(cut.drawn), inPart(cut.rest!)].map((part) =>
         part.filter((character) => !isMark(character)),
       );

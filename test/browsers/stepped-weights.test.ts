@@ -1,37 +1,26 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { openFont, writeFont } from '#src/core/containers/index.js';
 import { withSteps } from '#src/core/variations/stepped-weights.js';
 import { startEngine, testedEngines } from '../../test-support/engines.js';
 import { readSample } from '../../test-support/paths.js';
-import { LoggingServer } from '../../test-support/server.js';
+import { DrawnFiles } from '../../test-support/drawn-files.js';
 
 const weights = [300, 400, 600, 800];
-let folder: string;
-let server: LoggingServer;
+let files: DrawnFiles;
 
 beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-steps-'));
+  files = await DrawnFiles.start();
   const { font } = openFont(readSample('FerrywakeSans-Variable.ttf'));
-  writeFileSync(join(folder, 'own.woff2'), (await writeFont(font, 'woff2')).bytes);
-  writeFileSync(join(folder, 'steps.woff2'), (await writeFont(withSteps(font, weights)!, 'woff2')).bytes);
-  server = await LoggingServer.start(
-    { '/': `${folder}/` },
-    { '/blank': '<!doctype html><title>blank</title>' },
-  );
+  files.keep('own.woff2', (await writeFont(font, 'woff2')).bytes);
+  files.keep('steps.woff2', (await writeFont(withSteps(font, weights)!, 'woff2')).bytes);
 });
-afterAll(async () => {
-  await server.close();
-  rmSync(folder, { recursive: true, force: true });
-});
+afterAll(() => files.close());
 
 describe.each(testedEngines())('%s', (engineName) => {
   test('one rule over an axis that stops draws what a rule for each weight draws', async () => {
     const engine = await startEngine(engineName, { unhinted: true });
     try {
-      await engine.open(`${server.origin}/blank`);
+      await engine.open(files.blank);
       const drawn = await engine.run<{ apart: number[]; together: number[]; free: number[] }>(
         `const weights = argument;
          const add = async (family, file, weight) => {

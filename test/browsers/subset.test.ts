@@ -1,6 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openFont, writeFont } from '#src/core/containers/index.js';
 import { fontOf } from '#src/core/sfnt/font.js';
@@ -14,7 +13,7 @@ import { compareDrawings, type Comparison, type DrawnPair } from '../../test-sup
 import { testedEngines, startEngine, systemFont, type Engine } from '../../test-support/engines.js';
 import { damagedPairs } from '../../test-support/fonts.js';
 import { readSample, root, sampleFonts } from '../../test-support/paths.js';
-import { LoggingServer } from '../../test-support/server.js';
+import { DrawnFiles } from '../../test-support/drawn-files.js';
 import { isThorough } from '../../test-support/thorough.js';
 
 /** A fixed sample, each in one script; `npm run corpus -- --subsets <folders>` tries any number of fonts in all of theirs. */
@@ -51,17 +50,13 @@ const present = (samples.filter(([, , path]) => path !== undefined) as [string, 
 /** Text that isn't level is drawn as the outlines are, without regard to the pixel grid. */
 const drawing = { sizes: [13, 24, 60], turn: 0.01 };
 
-let folder: string;
-let server: LoggingServer;
+let files: DrawnFiles;
 const pairs = new Map<string, { pair: DrawnPair; hinted: DrawnPair; texts: string[] }[]>();
 
-function keep(name: string, bytes: Uint8Array): string {
-  writeFileSync(join(folder, name), bytes);
-  return `/${name}`;
-}
+const keep = (name: string, bytes: Uint8Array): string => files.keep(name, bytes);
 
 beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'dense-glyph-subsets-'));
+  files = await DrawnFiles.start();
   for (const [i, [name, script, path]] of present.entries()) {
     const source = keep(`${i}`, readFileSync(path));
     const { problems, drawings } = await trySubsets(openFont(readFileSync(path)).font, {
@@ -81,22 +76,15 @@ beforeAll(async () => {
       }),
     );
   }
-  server = await LoggingServer.start(
-    { '/': `${folder}/` },
-    { '/blank': '<!doctype html><title>blank</title>' },
-  );
 });
 
-afterAll(async () => {
-  await server.close();
-  rmSync(folder, { recursive: true, force: true });
-});
+afterAll(() => files.close());
 
 describe.each(testedEngines())('%s', (engineName) => {
   let engine: Engine;
   beforeAll(async () => {
     engine = await startEngine(engineName);
-    await engine.open(`${server.origin}/blank`);
+    await engine.open(files.blank);
   });
   afterAll(() => engine.close());
 
@@ -215,10 +203,10 @@ describe.each(testedEngines())('%s', (engineName) => {
       encodingRecords: [{ platformID: 3, encodingID: 10, subtable: { format: 12, language: 0, groups } }],
     });
     const letters = writeSfnt(fontOf(font.flavour, font.tables().set('cmap', table)));
-    const files = [keep('lines', source), keep('lines-made', made), keep('lines-letters', letters)];
+    const urls = [keep('lines', source), keep('lines-made', made), keep('lines-letters', letters)];
     const measured: number[][] = [];
-    for (const file of files) {
-      await engine.open(`${server.origin}/blank`);
+    for (const file of urls) {
+      await engine.open(files.blank);
       measured.push(await engine.run<number[]>(measureLines, { file, text }));
     }
     expect(measured[1]).toEqual(measured[0]);
@@ -239,10 +227,10 @@ describe.each(testedEngines())('%s', (engineName) => {
     const characters = new CodePointSet(Array.from(text, (c) => c.codePointAt(0)!));
     const source = readFileSync(path);
     const { font } = subsetFont(openFont(source).font, { characters, hinting: 'keep', features: 'all' });
-    const files = [keep('features', source), keep('features-made', (await writeFont(font, 'woff2')).bytes)];
+    const urls = [keep('features', source), keep('features-made', (await writeFont(font, 'woff2')).bytes)];
     const drawn: unknown[][] = [[], []];
-    for (const [i, file] of files.entries()) {
-      await engine.open(`${server.origin}/blank`);
+    for (const [i, file] of urls.entries()) {
+      await engine.open(files.blank);
       for (const setting of settings) {
         const sum = await engine.run(drawsFeatures[engineName], { file, text, setting });
         drawn[i].push(sum ?? (await engine.screenshot()));

@@ -2,9 +2,9 @@ import { expect, test } from '@jest/globals';
 import { declaredTogether } from '#src/kit/files/declared-together.js';
 import type { KitFace } from '#src/kit/kit.js';
 
-type Row = [weight: [number, number], file: string, asked?: number[]];
+type Row = [weight: [number, number], file: string, steps?: number[]];
 
-const faceOf = ([weight, file, asked]: Row) =>
+const faceOf = ([weight, file, steps]: Row) =>
   ({
     family: 'Buoy Sans',
     weight,
@@ -12,69 +12,63 @@ const faceOf = ([weight, file, asked]: Row) =>
     stretch: [100, 100],
     display: 'swap',
     parts: [{ file, slice: 'whole', format: 'woff2' }],
-    demand: asked && { weights: asked },
+    steps,
   }) as unknown as KitFace;
+
+const steps = [300, 400, 700];
 
 test.each<[string, Row[], string[]]>([
   [
-    'one file, nothing asked between',
+    'one file whose axis stops at both',
     [
-      [[400, 400], 'a', [400]],
-      [[700, 700], 'a', [700]],
+      [[400, 400], 'a', steps],
+      [[700, 700], 'a', steps],
     ],
     ['a 400–700'],
   ],
   [
     'in any order',
     [
-      [[700, 700], 'a', [800]],
-      [[300, 300], 'a', [100]],
-      [[400, 400], 'a', []],
+      [[700, 700], 'a', steps],
+      [[300, 300], 'a', steps],
+      [[400, 400], 'a', steps],
     ],
     ['a 300–700'],
   ],
   [
-    'a weight between that a page asks for',
+    'an axis that goes on between them',
     [
-      [[400, 400], 'a', [500]],
-      [[700, 700], 'a', [700]],
+      [[400, 400], 'a'],
+      [[700, 700], 'a'],
     ],
     ['a 400', 'a 700'],
   ],
   [
     'several files',
     [
-      [[400, 400], 'a', [400]],
-      [[700, 700], 'b', [700]],
+      [[400, 400], 'a', steps],
+      [[700, 700], 'b', steps],
     ],
     ['a 400', 'b 700'],
   ],
   [
     'a face of another file between',
     [
-      [[400, 400], 'a', [400]],
-      [[500, 500], 'b', []],
-      [[700, 700], 'a', [700]],
+      [[400, 400], 'a', steps],
+      [[500, 500], 'b'],
+      [[700, 700], 'a', steps],
     ],
     ['a 400', 'b 500', 'a 700'],
   ],
   [
     'parts by script',
     [
-      [[400, 400], 'a', [400]],
-      [[400, 400], 'b', [400]],
-      [[700, 700], 'a', [700]],
-      [[700, 700], 'b', []],
+      [[400, 400], 'a', steps],
+      [[400, 400], 'b', steps],
+      [[700, 700], 'a', steps],
+      [[700, 700], 'b', steps],
     ],
     ['a 400–700', 'b 400–700'],
-  ],
-  [
-    'no page read',
-    [
-      [[400, 400], 'a'],
-      [[700, 700], 'a'],
-    ],
-    ['a 400', 'a 700'],
   ],
 ])('%s', (_, rows, expected) => {
   const joined = declaredTogether(rows.map(faceOf));

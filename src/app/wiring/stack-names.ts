@@ -2,35 +2,22 @@ import type { KitConfig } from '../../config/schema.js';
 import { faceStyleOf } from '../../core/face/index.js';
 import { readBytes } from '../../io/read.js';
 import type { SiteFolder } from '../../io/site-folder.js';
-import { standInNames } from '../../kit/files/manifest.js';
 import { stylesIn, type StackNames } from '../../site/edits/stack-edits.js';
 import { StackProperties } from '../../site/edits/stack-properties.js';
 import { openSources } from '../building/open-sources.js';
 import type { FoundOnSite } from '../../site/scanning/page-scanner.js';
 import { editableText } from './edited-text.js';
-import type { KitAtHand } from './kit-at-hand.js';
 
-/**
- * What stands in for the families of a kit, behind them in the stacks of a site.
- *
- * @param sheets its stylesheets, absolute
- */
-export function standInStacks(kit: KitAtHand, site: SiteFolder, sheets: readonly string[]): StackNames {
+/** Which custom properties of a site hold stacks. @param sheets its stylesheets, absolute */
+export function stackProperties(site: SiteFolder, sheets: readonly string[]): StackProperties {
   const properties = new StackProperties();
-  const names = standInNames(kit.manifest);
-  if (names.size > 0)
-    for (const path of [...sheets, ...site.pages.map(({ address }) => address)]) {
-      const text = textAt(path);
-      if (text === undefined) continue;
-      if (path.endsWith('.css')) properties.add(text);
-      else for (const css of stylesIn(text)) properties.add(css.text, css.isDeclarations);
-    }
-  return {
-    nameFor: () => undefined,
-    standInFor: (family) => names.get(family.toLowerCase()),
-    fallbackFor: () => [],
-    holdsStack: (property) => properties.holdsStack(property),
-  };
+  for (const path of [...sheets, ...site.pages.map(({ address }) => address)]) {
+    const text = textAt(path);
+    if (!text?.includes('var(')) continue;
+    if (path.endsWith('.css')) properties.add(text);
+    else for (const css of stylesIn(text)) properties.add(css.text, css.isDeclarations);
+  }
+  return properties;
 }
 
 function textAt(path: string): string | undefined {
@@ -50,7 +37,7 @@ export async function stackNames(
   config: KitConfig,
   base: string,
   { pages }: Pick<FoundOnSite, 'pages'>,
-): Promise<Pick<StackNames, 'nameFor' | 'fallbackFor'>> {
+): Promise<Pick<StackNames, 'families' | 'nameFor' | 'fallbackFor'>> {
   const own = new Map(config.families.map((one) => [one.family.toLowerCase(), one]));
   const declared = new Set(
     pages.flatMap(({ fontFaces }) => fontFaces.map(({ family }) => family.toLowerCase())),
@@ -68,6 +55,7 @@ export async function stackNames(
     }
   }
   return {
+    families: [...own.keys(), ...nameOf.keys()],
     nameFor: (family) => nameOf.get(family.toLowerCase()),
     fallbackFor: (family) => own.get(family.toLowerCase())?.stack ?? [],
   };

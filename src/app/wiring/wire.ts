@@ -10,6 +10,7 @@ import { projectTemplates, stylesheetsBelow } from '../../io/project-fonts.js';
 import { isFolder, readBytes } from '../../io/read.js';
 import { readSite } from '../../io/site-folder.js';
 import { pasted, type PastedForm } from '../../kit/files/pasted.js';
+import { standInStacks } from '../../kit/files/stand-in-stacks.js';
 import { withoutFirst } from '../../site/edits/three-way.js';
 import { adoptedFolders, adoptedSheets } from '../adoption/adopted-sheets.js';
 import type { OnProgress } from '../progress.js';
@@ -25,7 +26,7 @@ import { pinnedFiles } from './pinned.js';
 import { Replaced } from './replaced.js';
 import { heldFindings, otherwiseFindings } from './otherwise-findings.js';
 import { drawnOtherwise, type DrawnOtherwise } from './second-reading.js';
-import { stackNames, standInStacks } from './stack-names.js';
+import { stackNames, stackProperties } from './stack-names.js';
 import { wiredStylesheets } from './stylesheets.js';
 import { wiredTemplates } from './templates.js';
 
@@ -184,7 +185,7 @@ async function plannedChanges(
   const sheets = (await stylesheetsBelow(root)).filter((path) => !path.startsWith(`${kit.folder}${sep}`));
   const pinned = pinnedFiles(site);
   const renamed = request.stacks ? await stackNames(config, base, found) : undefined;
-  const names = { ...standInStacks(kit, site, sheets), ...renamed };
+  const names = { ...standInStacks(kit.manifest, stackProperties(site, sheets)), ...renamed };
   const templates = await projectTemplates(base);
 
   const supplies: KnownSupplies = new Map();

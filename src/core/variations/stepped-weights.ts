@@ -8,6 +8,10 @@ import { mapped, one, plainCoordinate, readSegments, type Segment } from './plac
 /** User units: less than weights that are asked for are apart. */
 const width = 0.5;
 
+/** Whether its weight is on an axis; else all weights are drawn alike. */
+export const hasWeightAxis = (font: Font): boolean =>
+  font.optional(fvar)?.axes.some(({ axisTag }) => axisTag === 'wght') === true;
+
 /**
  * A font whose weight axis has nothing between some weights: what is asked for between two of them is drawn as the one that font
  * matching takes where a rule declares each alone (CSS Fonts 4, section 5.2). One rule for all of them then draws what these draw.

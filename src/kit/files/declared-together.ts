@@ -3,14 +3,10 @@ import type { KitFace } from '../kit.js';
 import { fetchedPart } from '../planning/made.js';
 
 /**
- * Faces of one variable file that a rule declares together, for all weights between them: a browser fetches a file once for each
- * rule, where it may not keep what it has. Only where no page asks for a weight in between, which
- * the one would draw otherwise, or where the axis stops at theirs.
+ * Faces of one file whose weight axis stops at theirs: a rule declares them together, for all weights between them, and draws what
+ * theirs would draw. A browser fetches a file once for each rule, where it may not keep what it has.
  */
 export function declaredTogether(faces: readonly KitFace[]): KitFace[] {
-  // Of what no page was read for nobody knows what asks for it.
-  if (faces.some(({ demand }) => demand === undefined)) return [...faces];
-  const asked = faces.flatMap(({ demand }) => demand?.weights ?? []);
   const joined: KitFace[] = [];
   for (const face of faces) {
     const key = keyOf(face);
@@ -19,8 +15,7 @@ export function declaredTogether(faces: readonly KitFace[]): KitFace[] {
     const [light, bold] =
       at < 0 ? [face, face] : [joined[at], face].sort((a, b) => a.weight[0] - b.weight[0]);
     const isBetween = (weight: number) => weight > light.weight[1] && weight < bold.weight[0];
-    const isOtherwise = face.steps === undefined && asked.some(isBetween);
-    if (at < 0 || isOtherwise || others.some(isBetween)) joined.push(face);
+    if (at < 0 || face.steps === undefined || others.some(isBetween)) joined.push(face);
     else joined[at] = { ...light, weight: [light.weight[0], Math.max(light.weight[1], bold.weight[1])] };
   }
   return joined;

@@ -4,7 +4,6 @@ import { unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import { scriptsOf } from '../../core/text/scripts.js';
 import { rangeText, type DrawingDescriptors, type FontDisplay, type Slope } from '../../core/face/index.js';
 import { sha256 } from '../digest.js';
-import { standInFamily } from '../../site/css/stand-in-family.js';
 import { everyScreen } from '../../site/usage/page-face.js';
 import { facesOf, type KeptStylesheet, type KitFace, type MadeKit } from '../kit.js';
 import type { KitMoves, StandInBand } from '../stand-ins/index.js';
@@ -135,15 +134,6 @@ export function isManifest(found: unknown): found is Manifest {
     (one) => typeof one?.family === 'string' && Array.isArray(one.faces) && one.faces.every(isFace),
   );
 }
-
-/** By family, in small letters: what stands in for it, where something does. */
-export const standInNames = ({ families }: Pick<Manifest, 'families'>): Map<string, string> =>
-  new Map(
-    families.flatMap(({ family, stack }) => {
-      const standIn = standInFamily(family);
-      return stack.includes(standIn) ? [[family.toLowerCase(), standIn] as const] : [];
-    }),
-  );
 
 export function manifestOf(kit: MadeKit, version: string): Manifest {
   const families = kit.families.map((one): ManifestFamily => ({

@@ -1,7 +1,7 @@
 import type { Range } from '../../core/face/index.js';
 import { faceLabel, rangeText } from '../../core/face/index.js';
 import { forbidsSubsetting } from '../../core/sfnt/licence.js';
-import { withSteps } from '../../core/variations/stepped-weights.js';
+import { hasWeightAxis, withSteps } from '../../core/variations/stepped-weights.js';
 import { inFile } from '../../errors.js';
 import { atOnce } from '../at-once.js';
 import { madeFromOf } from '../earlier.js';
@@ -88,8 +88,8 @@ function byFile(faces: readonly CutFace[]): CutFace[][] {
 }
 
 /**
- * Faces that rules declare one by one over a variable file: where pages ask for weights in between, the axis of what is made of it
- * stops at theirs, so that one rule draws what theirs draw, and a browser asks once for the file.
+ * Faces that rules declare one by one over a file: the weight axis of what is made of it stops at theirs, so that one rule draws what
+ * theirs draw, and a browser asks once for the file.
  */
 function stepped(faces: readonly CutFace[]): CutFace & { steps?: readonly number[] } {
   const named = spanning(faces);
@@ -100,10 +100,9 @@ function stepped(faces: readonly CutFace[]): CutFace & { steps?: readonly number
     face.demand?.setsWeight === false &&
     JSON.stringify([face.style, face.stretch, face.slant, face.descriptors]) ===
       JSON.stringify([named.style, named.stretch, named.slant, named.descriptors]);
-  const asked = faces.flatMap(({ demand }) => demand?.weights ?? []);
-  const isAsked = asked.some((one) => one > named.weight[0] && one < named.weight[1] && !steps.includes(one));
-  if (!isAsked || !faces.every(isAlike) || forbidsSubsetting(source.font)) return named;
-  const font = withSteps(source.font, steps);
+  if (steps.length < 2 || !faces.every(isAlike)) return named;
+  if (!hasWeightAxis(source.font)) return { ...named, steps };
+  const font = forbidsSubsetting(source.font) ? undefined : withSteps(source.font, steps);
   return font ? { ...named, source: { ...source, font }, steps } : named;
 }
 

@@ -4,7 +4,7 @@ import type { DrawingDescriptors, Range, Slope } from '../../core/face/index.js'
 import { boldFrom } from '../../core/face/matching.js';
 import { verticalMetricsOf } from '../../core/inspection/vertical-metrics.js';
 import type { Font } from '../../core/sfnt/font.js';
-import { fvar } from '../../core/tables/index.js';
+import { hasWeightAxis } from '../../core/variations/stepped-weights.js';
 import { asIs, type Scales } from './character-kinds.js';
 import { bestScales, costOfMove, movesOf, type Moves } from './fit.js';
 import { fittedTexts, type Fitting } from './fitted-texts.js';
@@ -317,7 +317,7 @@ export class FaceSetters {
 
   constructor(private readonly face: StandInFace) {
     this.scale = parseFloat(face.descriptors?.['size-adjust'] ?? '100') / 100;
-    this.varies = face.font.optional(fvar)?.axes.some(({ axisTag }) => axisTag === 'wght') === true;
+    this.varies = hasWeightAxis(face.font);
   }
 
   /** See `TextSetter`; with `size-adjust` of the face. */

@@ -11,6 +11,8 @@ import { applied, type Edit } from './edits.js';
 
 /** What stacks are to say. */
 export interface StackNames {
+  /** Families that may be changed, in small letters: a text in which none of their first words stands isn't read. */
+  families: readonly string[];
   /** The kit's name for a family that has another one here; in any case of letters. */
   nameFor: (family: string) => string | undefined;
   /** The family that stands in for one of the kit, to follow it; undefined for other families. */
@@ -23,6 +25,7 @@ export interface StackNames {
 
 /** @param css a stylesheet, or the value of a style attribute */
 export function stackEdits(css: string, names: StackNames, isDeclarations = false, quote = '"'): Edit[] {
+  if (!mayName(css, names)) return [];
   const edits: Edit[] = [];
   const visit = (items: readonly ParsedItem[]) => {
     for (const item of items) {
@@ -32,6 +35,12 @@ export function stackEdits(css: string, names: StackNames, isDeclarations = fals
   };
   visit(parseStyles(css, isDeclarations));
   return edits;
+}
+
+/** Names may have more spaces than one between their words, or escapes. */
+function mayName(text: string, { families }: StackNames): boolean {
+  const small = text.toLowerCase();
+  return families.some((family) => small.includes(family.split(' ')[0]));
 }
 
 /** What a page says of styles: the text of a style element, or an attribute as declarations. */
@@ -71,6 +80,7 @@ export function stylesIn(html: string): PageStyles[] {
 
 /** A page with the stacks of its styles changed. */
 export function withStacks(html: string, names: StackNames): string {
+  if (!mayName(html, names)) return html;
   const edits = stylesIn(html).flatMap(({ text, isDeclarations, start, quote }) =>
     stackEdits(text, names, isDeclarations, quote).map((edit) => ({
       ...edit,

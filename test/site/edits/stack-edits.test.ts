@@ -4,6 +4,7 @@ import { StackProperties } from '#src/site/edits/stack-properties.js';
 import { stackEdits, withStacks, type StackNames } from '#src/site/edits/stack-edits.js';
 
 const names: StackNames = {
+  families: ['quay sans', 'quayside', 'quay display'],
   nameFor: (family) => ({ quayside: 'Quay Sans', 'quay display': 'Quay Sans' })[family.toLowerCase()],
   fallbackFor: (family) => (family.toLowerCase() === 'quay sans' ? ['Segoe UI', 'sans-serif'] : []),
   standInFor: () => undefined,
@@ -63,6 +64,7 @@ describe('stacks', () => {
 
 describe('stand-ins', () => {
   const own: StackNames = {
+    families: ['quay sans', 'harbour'],
     nameFor: () => undefined,
     standInFor: (family) => (/^(quay sans|harbour)$/i.test(family) ? `${family} stand-in` : undefined),
     fallbackFor: () => [],
