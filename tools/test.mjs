@@ -22,7 +22,7 @@ function thoroughFiles() {
   return files.filter(
     (file) =>
       file.endsWith('.thorough.test.js') ||
-      /thorough\.js|testedEngines/.test(readFileSync(join(folder, file), 'utf8')),
+      /thorough(?:ly)?\.js|testedEngines/.test(readFileSync(join(folder, file), 'utf8')),
   );
 }
 const paths = isThorough && options.length === 0 ? ['--runTestsByPath', ...thoroughFiles()] : [];

@@ -1,4 +1,5 @@
 import { watch } from 'chokidar';
+import { stat } from 'node:fs/promises';
 import { sep } from 'node:path';
 
 /** Files and folders that are looked at until somebody has seen enough. */
@@ -49,13 +50,21 @@ export function watchFiles(
     );
   };
   const watcher = watch([], { ignored: isLeftOut, alwaysStat: true });
-  watcher.on('all', (event, path, stats) => {
-    // What is found in the beginning was there before, unless it was written meanwhile.
-    const isKnown = event === 'add' && stats !== undefined && stats.ctimeMs < since;
-    if (isKnown || event === 'addDir' || event === 'unlinkDir') return;
+  const note = (path: string) => {
     changed.add(path);
     if (!isTelling) timer ??= setTimeout(() => void tell(), together);
+  };
+  watcher.on('all', (event, path, stats) => {
+    if (event === 'addDir' || event === 'unlinkDir') return;
+    // What is found in the beginning was there before, unless it was written meanwhile.
+    if (event === 'add' && stats !== undefined && stats.ctimeMs < since) void noteIfWritten(path);
+    else note(path);
   });
+  /** A file is looked up before it is watched, and may be written between the two. */
+  const noteIfWritten = async (path: string) => {
+    const now = await stat(path).catch(() => undefined);
+    if (!watcher.closed && (now === undefined || now.ctimeMs >= since)) note(path);
+  };
   return {
     look: (paths) => {
       const fresh = paths.filter((path) => !named.has(path));

@@ -12,7 +12,7 @@ import { cli, tree } from '../../test-support/cli.js';
 import { denseGlyph } from '../../test-support/library.js';
 import { readSample } from '../../test-support/paths.js';
 import { LoggingServer } from '../../test-support/server.js';
-import { thoroughly } from '../../test-support/thorough.js';
+import { thoroughly } from '../../test-support/thoroughly.js';
 
 const { adopt } = denseGlyph;
 

@@ -7,7 +7,8 @@ import { parseUnicodeRanges } from '#src/core/text/parse-ranges.js';
 import { serveFolder } from '#src/io/static-server.js';
 import { appFamilies, writeApp } from '../../test-support/app.js';
 import { cli, inFolder, tree } from '../../test-support/cli.js';
-import { isThorough, thoroughly } from '../../test-support/thorough.js';
+import { isThorough } from '../../test-support/thorough.js';
+import { thoroughly } from '../../test-support/thoroughly.js';
 
 const states = [
   { page: '/', click: '#notice' },

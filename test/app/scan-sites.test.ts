@@ -5,7 +5,8 @@ import type { ScanResult } from '#src/index.js';
 import { denseGlyph } from '../../test-support/library.js';
 import { inFolder } from '../../test-support/cli.js';
 import { availableEngines, browserPath } from '../../test-support/engines.js';
-import { isThorough, thoroughly } from '../../test-support/thorough.js';
+import { isThorough } from '../../test-support/thorough.js';
+import { thoroughly } from '../../test-support/thoroughly.js';
 
 const { scan } = denseGlyph;
 

@@ -25,7 +25,8 @@ import {
   type Engine,
 } from '../../test-support/engines.js';
 import { copyKit } from '../../test-support/kits.js';
-import { isThorough, thoroughly } from '../../test-support/thorough.js';
+import { isThorough } from '../../test-support/thorough.js';
+import { thoroughly } from '../../test-support/thoroughly.js';
 
 let folder: string;
 let site: string;

@@ -6,7 +6,7 @@ import { cli, cliProcess, inFolder, tree } from '../../test-support/cli.js';
 import { zipOf } from '../../test-support/archives.js';
 import { buildCollection } from '../../test-support/fonts.js';
 import { filesIn, readSample, root, sampleFonts, vendorFonts } from '../../test-support/paths.js';
-import { thoroughly } from '../../test-support/thorough.js';
+import { thoroughly } from '../../test-support/thoroughly.js';
 
 describe('convert', () => {
   test('takes all vendor fonts to WOFF2 in one call', () =>

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { DemoResult } from '#src/app/demo.js';
 import { cli, inFolder } from '../../test-support/cli.js';
 import { root } from '../../test-support/paths.js';
-import { thoroughly } from '../../test-support/thorough.js';
+import { thoroughly } from '../../test-support/thoroughly.js';
 
 describe('demo', () => {
   test('brings the faces of the sample site home, and the last scan finds nothing', () =>

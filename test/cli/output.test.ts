@@ -16,7 +16,7 @@ import { killBuilds } from '../../test-support/kills.js';
 import { seeded } from '../../test-support/mutations.js';
 import { sampleFonts } from '../../test-support/paths.js';
 import { brokenIn, contentOf, hiddenIn } from '../../test-support/whole-kit.js';
-import { thoroughly } from '../../test-support/thorough.js';
+import { thoroughly } from '../../test-support/thoroughly.js';
 
 /** A project with one family, whose kit goes to `output`. */
 function withProject(output: string, use: (folder: string) => Promise<void>): Promise<void> {
