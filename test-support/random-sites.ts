@@ -1,7 +1,7 @@
 // Random sites whose faces hosts serve, brought home and wired: what draws each character before, and then
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
 import fc from 'fast-check';
 import yaml from 'js-yaml';
@@ -318,7 +318,7 @@ function isAsGood(
 /** Names of files as hosts served them, by those of the kit; several behind spaces where they were joined. */
 function sourcesIn(folder: string): (file: string) => string {
   const manifest = JSON.parse(readFileSync(join(folder, 'site/type/kit.json'), 'utf8')) as Manifest;
-  const ledger = JSON.parse(readFileSync(join(folder, 'fonts/ledger.json'), 'utf8')) as AdoptedLedger;
+  const ledger = ledgerIn(folder);
   const adopted = new Map(ledger.adopted.map(({ file, from }) => [file, basename(from)]));
   const joined = new Map((ledger.joined ?? []).map(({ file, from }) => [file, from]));
   const found = new Map<string, string>();
@@ -330,6 +330,13 @@ function sourcesIn(folder: string): (file: string) => string {
         found.set(basename(part.file), `${found.get(basename(part.file)) ?? ''} ${names}`.trim());
     }
   return (file) => found.get(file) ?? adopted.get(file) ?? file;
+}
+
+/** What was adopted; a site whose faces are all its own has no ledger. */
+function ledgerIn(folder: string): Pick<AdoptedLedger, 'adopted' | 'joined'> {
+  const file = join(folder, 'fonts/ledger.json');
+  if (!existsSync(file)) return { adopted: [] };
+  return JSON.parse(readFileSync(file, 'utf8')) as AdoptedLedger;
 }
 
 const textsIn = (site: string, files: readonly string[]): string[] =>
