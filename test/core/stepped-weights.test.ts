@@ -9,12 +9,14 @@ import { readSample } from '../../test-support/paths.js';
 // Its axis goes from 300 to 800, with 400 as its default.
 const { font } = openFont(readSample('FerrywakeSans-Variable.ttf'));
 
-test('whatever weight is asked for is drawn as by a rule for each weight', () =>
+// Browsers round places each in their own way.
+test('whatever weight is asked for is drawn as by a rule for each weight, and so is what is near it', () =>
   fc.assert(
     fc.property(
       fc.uniqueArray(fc.integer({ min: 300, max: 800 }), { minLength: 1, maxLength: 5 }),
       fc.integer({ min: 1, max: 1000 }),
-      (others, asked) => {
+      fc.constantFrom(-0.1, 0, 0.1),
+      (others, asked, rounding) => {
         const weights = [...new Set([400, ...others])].sort((a, b) => a - b);
         const stepped = withSteps(font, weights);
         if (weights.length < 2) {
@@ -26,7 +28,9 @@ test('whatever weight is asked for is drawn as by a rule for each weight', () =>
         );
         const [matched] = matchingFaces(alone, { weight: asked, style: 'normal', stretch: 100 });
         const together = Math.min(Math.max(asked, weights[0]), weights[weights.length - 1]);
-        expect(placeAt(stepped!, { wght: together })).toEqual(placeAt(font, { wght: matched.weight[0] }));
+        expect(placeAt(stepped!, { wght: together + rounding })).toEqual(
+          placeAt(font, { wght: matched.weight[0] }),
+        );
       },
     ),
   ));

@@ -5,6 +5,8 @@ import {
   ruleFate,
   ruleOwners,
   shippedIn,
+  stopFor,
+  weightStops,
   type Drawing,
   type OwnedRule,
 } from '#src/kit/replacing/index.js';
@@ -178,4 +180,29 @@ describe('whether a character is drawn as well as before', () => {
   ])('%s', (_, before, after, judgement) => {
     expect(judgeDrawing(before, after, asked, ['quay', 'pier'])).toBe(judgement);
   });
+});
+
+test.each([
+  ['one of the weights', 600, 600],
+  ['what is between, by font matching', 500, 400],
+  ['what is beyond', 900, 700],
+])('a rule over an axis that stops draws %s', (_, asked, drawn) => {
+  const face = (weight: string, file: string) => ({ weight, parts: [{ file: `faces/${file}` }] });
+  const faces = [
+    face('700', 'a.woff2'),
+    face('400', 'a.woff2'),
+    face('600', 'a.woff2'),
+    face('300 800', 'b.woff2'),
+  ];
+  const stops = weightStops({ families: [{ family: 'Quay', faces }] } as unknown as Manifest);
+  const rule = (weight: string, file: string) =>
+    faceRuleOf(
+      readRules(
+        `@font-face { font-family: Quay; font-weight: ${weight}; src: url(/type/faces/${file}?v=2) }`,
+        'a.css',
+      ).fontFaces[0],
+    );
+  expect(stopFor(rule('400 700', 'a.woff2'), asked, stops)).toBe(drawn);
+  expect(stopFor(rule('400', 'a.woff2'), asked, stops)).toBeUndefined();
+  expect(stopFor(rule('300 800', 'b.woff2'), asked, stops)).toBeUndefined();
 });

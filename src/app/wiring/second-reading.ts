@@ -2,7 +2,15 @@ import { resolve } from 'node:path';
 import { faceLabel, rangeText, type Range } from '../../core/face/index.js';
 import type { SiteFolder } from '../../io/site-folder.js';
 import { isBelow, readBytes } from '../../io/read.js';
-import { drawingOf, judgeDrawing, type Drawing, type Judgement } from '../../kit/replacing/index.js';
+import {
+  drawingOf,
+  judgeDrawing,
+  stopFor,
+  weightStops,
+  type Drawing,
+  type Judgement,
+  type WeightStops,
+} from '../../kit/replacing/index.js';
 import type { Site } from '../../site/scanning/site.js';
 import {
   faceRuleOf,
@@ -68,7 +76,8 @@ export async function drawnOtherwise(
   const opened = await open?.(changed);
   const after = await scannedSite({ ...next, pages: opened?.site.pages ?? next.pages }, false, progress);
   await opened?.end();
-  const [was, is] = [await readings(before, supplies), await readings(after, supplies)];
+  const stops = weightStops(kit.manifest);
+  const [was, is] = [await readings(before, supplies, stops), await readings(after, supplies, stops)];
   const isServed = (rule: FaceRule) => isOfHosts(rule, site, folders);
   const own = new Set(kit.manifest.families.map(({ family }) => family.toLowerCase()));
   const isEdited = new Set(site.pages.flatMap(({ page, address }) => (changed.has(address) ? [page] : [])));
@@ -117,9 +126,15 @@ interface Reading {
   page: string;
   rules: readonly FaceRule[];
   faces: readonly MatchedFace[];
+  /** Of files of the kit. */
+  stops: WeightStops;
 }
 
-async function readings({ pages }: FoundOnSite, supplies: KnownSupplies): Promise<Map<string, Reading>> {
+async function readings(
+  { pages }: FoundOnSite,
+  supplies: KnownSupplies,
+  stops: WeightStops,
+): Promise<Map<string, Reading>> {
   const rules = pages.map(({ fontFaces }) => fontFaces.map(faceRuleOf));
   await addSupplies(
     rules.map((own) => ({ rules: own })),
@@ -129,7 +144,7 @@ async function readings({ pages }: FoundOnSite, supplies: KnownSupplies): Promis
   return new Map(
     pages.map(({ page, faces }, i) => {
       const matched = Array.from(faces.values(), (face) => matchedFace(face, rules[i]));
-      return [page, { page, rules: rules[i], faces: matched }];
+      return [page, { page, rules: rules[i], faces: matched, stops }];
     }),
   );
 }
@@ -183,7 +198,7 @@ function otherwiseOn(
   for (const [key, { face, stack, drawn }] of askedOn(before, declared, nameFor)) {
     const next = now.get(key)?.drawn;
     // As the rules that are then would draw the same texts.
-    const same = mayVary ? drawnIn(matchedFace(face, after.rules), after.rules) : undefined;
+    const same = mayVary ? drawnIn(matchedFace(face, after.rules), after) : undefined;
     const { weight, style, stretch } = face.asked;
     const label = faceLabel({ weight: [weight, weight], style, stretch: [stretch, stretch] });
     for (const [character, first] of drawn) {
@@ -207,12 +222,12 @@ function otherwiseOn(
 
 /** Local fonts of a stack don't tell it from others: what they draw is drawn by local fonts. */
 function askedOn(
-  { rules, faces }: Reading,
+  reading: Reading,
   declared: ReadonlySet<string>,
   nameFor: (family: string) => string | undefined,
 ): Map<string, Asked> {
   const found = new Map<string, Asked>();
-  for (const face of faces) {
+  for (const face of reading.faces) {
     const { weight, style, stretch } = face.asked;
     const stack = face.stack
       .map((name) => (nameFor(name) ?? name).toLowerCase())
@@ -220,27 +235,28 @@ function askedOn(
     const key = JSON.stringify([stack, weight, style, stretch, face.mayFake]);
     const asked: Asked = found.get(key) ?? { face, stack, drawn: new Map() };
     found.set(key, asked);
-    for (const [character, by] of drawnIn(face, rules)) asked.drawn.set(character, by);
+    for (const [character, by] of drawnIn(face, reading)) asked.drawn.set(character, by);
   }
   return found;
 }
 
-function drawnIn(face: MatchedFace, rules: readonly FaceRule[]): Map<number, Drawn> {
+function drawnIn(face: MatchedFace, reading: Reading): Map<number, Drawn> {
   const found = new Map<number, Drawn>();
   for (const { face: rule, drawn, possible } of face.groups) {
-    const by = rule ? drawnByRule(rule, face, rules) : byLocalFont;
+    const by = rule ? drawnByRule(rule, face, reading) : byLocalFont;
     for (const character of [...drawn, ...possible]) found.set(character, by);
   }
   return found;
 }
 
-function drawnByRule(rule: FaceRule, face: MatchedFace, all: readonly FaceRule[]): Drawn {
+function drawnByRule(rule: FaceRule, face: MatchedFace, { rules, stops }: Reading): Drawn {
   const faked = fakedBy(rule, face);
   const { family, style } = rule;
-  const weight = weightsOf(rule, all);
+  const stop = stopFor(rule, face.asked.weight, stops);
+  const weight = stop === undefined ? weightsOf(rule, rules) : ([stop, stop] as Range);
   const made = faked.length > 0 ? `, ${faked.join(' and ')} faked` : '';
   return {
-    drawing: drawingOf(rule, face.asked, faked),
+    drawing: drawingOf(rule, face.asked, faked, stop),
     name: `${family} ${rangeText(weight).replace(' ', '–')}${style === 'normal' ? '' : ` ${style}`}${made}`,
   };
 }

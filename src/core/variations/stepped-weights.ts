@@ -5,8 +5,8 @@ import { fontOf, type Font } from '../sfnt/font.js';
 import * as fvar from '../tables/fvar.js';
 import { mapped, one, plainCoordinate, readSegments, type Segment } from './place.js';
 
-/** User units: less than weights that are asked for are apart. */
-const width = 0.5;
+/** User units from a whole weight, between which all changes: weights on both sides stay clear of it, however places are rounded. */
+const [start, end] = [0.25, 0.75];
 
 /** Whether its weight is on an axis; else all weights are drawn alike. */
 export const hasWeightAxis = (font: Font): boolean =>
@@ -27,11 +27,14 @@ export function withSteps(font: Font, weights: readonly number[]): Font | undefi
   if (!axis || (font.has('avar') && !isFirstVersion(font))) return undefined;
   const { minValue, defaultValue, maxValue } = axis;
   const own = [...new Set(weights.map((weight) => Math.min(Math.max(weight, minValue), maxValue)))];
-  const isBetween = defaultValue > own[0] && defaultValue < own[own.length - 1];
+  const [lightest, boldest] = [own[0], own[own.length - 1]];
+  const isBetween = defaultValue > lightest && defaultValue < boldest;
   if (own.length < 2 || (isBetween && !own.includes(defaultValue))) return undefined;
   const placed = (weight: number) => rounded(plainCoordinate(axis, weight));
   const drawn = (weight: number) => rounded(mapped(plainCoordinate(axis, weight), known[at] ?? []));
   const points = new Map<number, number>();
+  points.set(placed(Math.max(lightest - start, minValue)), drawn(lightest));
+  points.set(placed(Math.min(boldest + start, maxValue)), drawn(boldest));
   for (const [i, weight] of own.entries()) {
     points.set(placed(weight), drawn(weight));
     if (i === 0) continue;
@@ -40,7 +43,7 @@ export function withSteps(font: Font, weights: readonly number[]): Font | undefi
     points.set(placed(above), drawn(weight));
   }
   // What every map has; those of the range stay as they are.
-  for (const end of [-1, 0, 1]) if (!points.has(end)) points.set(end, end);
+  for (const fixed of [-1, 0, 1]) if (!points.has(fixed)) points.set(fixed, fixed);
   const steps = [...points].sort(([a], [b]) => a - b);
   const segments = axes.map((_, i) => (i === at ? steps : known[i]?.length ? known[i] : plainSegment));
   return fontOf(font.flavour, font.tables().set('avar', serialised(segments)));
@@ -54,10 +57,10 @@ const plainSegment: Segment = [
 
 /** The two places between which all changes from one weight to the next one. */
 function stepBetween(light: number, bold: number): [below: number, above: number] {
-  if (bold <= 400) return [bold - width, bold];
-  if (light < 400 && bold <= 500) return [400 - width, 400];
-  if (bold <= 500 || light >= 500) return [light, light + width];
-  return [500, 500 + width];
+  if (bold <= 400) return [bold - end, bold - start];
+  if (light < 400 && bold <= 500) return [400 - end, 400 - start];
+  if (bold <= 500 || light >= 500) return [light + start, light + end];
+  return [500 + start, 500 + end];
 }
 
 const rounded = (value: number): number => Math.round(value * one) / one;

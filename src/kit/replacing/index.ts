@@ -3,3 +3,4 @@ export { ruleFate, shippedIn, shippedOf, type RuleFate, type Shipped } from './r
 export { kitOverridden } from './kit-overridden.js';
 export { ruleOwners, type OwnedRule, type OwnedSheet, type RuleOwner } from './rule-owner.js';
 export { drawingOf, judgeDrawing, type Drawing, type Judgement, type Loss } from './judge-drawing.js';
+export { stopFor, weightStops, type WeightStops } from './stops.js';

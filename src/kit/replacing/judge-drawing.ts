@@ -26,13 +26,15 @@ export type Judgement = 'the same' | 'better' | Loss;
 
 const nearest = (asked: number, [low, high]: Range): number => Math.min(high, Math.max(low, asked));
 
+/** @param stop the weight at which the file's axis stops then, where it has such */
 export const drawingOf = (
   { family, weight, stretch, style, slant, descriptors }: FaceRule,
   asked: AskedStyle,
   faked: readonly ('bold' | 'slant')[],
+  stop?: number,
 ): Drawing => ({
   family,
-  weight: nearest(asked.weight, weight),
+  weight: stop ?? nearest(asked.weight, weight),
   stretch: nearest(asked.stretch, stretch),
   style,
   slant,
