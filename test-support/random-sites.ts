@@ -16,6 +16,8 @@ import { subsetFont } from '#src/core/subset/index.js';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
 import { mappedCharacters } from '#src/core/text/mapped-characters.js';
 import { parseUnicodeRanges } from '#src/core/text/parse-ranges.js';
+import { readRules } from '#src/site/css/rules.js';
+import { faceRuleOf } from '#src/site/usage/declared-faces.js';
 import { inFolder } from './cli.js';
 import { asPictures } from './fonts.js';
 import { denseGlyph } from './library.js';
@@ -392,7 +394,7 @@ export const wiredProblems = (random: RandomSite, host: RandomHost): Promise<str
     const shown = random.isWiredTwice ? await wire({ folder, dryRun: true }) : undefined;
     const wired = await wire({ folder });
     const after = await readingsOf(folder, sourcesIn(folder));
-    const problems: string[] = [];
+    const problems = partingRules(readFileSync(join(site, 'type/kit.css'), 'utf8'));
     for (const [i, { texts: own }] of random.pages.entries()) {
       const page = `site/${pageName(i)}`;
       for (const [key, was] of before.get(page) ?? before.get(pageName(i)) ?? []) {
@@ -417,6 +419,17 @@ export const wiredProblems = (random: RandomSite, host: RandomHost): Promise<str
     });
     return problems;
   });
+
+/** Rules whose weights overlap in ranges that aren't the same: some browsers then take one of them for all characters. */
+function partingRules(css: string): string[] {
+  const rules = readRules(css, 'kit.css').fontFaces.map(faceRuleOf);
+  return rules.flatMap(({ family, style, weight: [low, high] }) =>
+    rules
+      .filter((one) => one.family === family && one.style === style)
+      .filter(({ weight: [from, to] }) => from <= high && to >= low && (from !== low || to !== high))
+      .map(({ weight }) => `kit.css has ${family} ${low} ${high} and ${weight.join(' ')}`),
+  );
+}
 
 /** Where every face is the site's own. */
 function ifNothing(cause: unknown): void {

@@ -70,6 +70,34 @@ test.each<[string, Row[], string[]]>([
     ],
     ['a 400–700', 'b 400–700'],
   ],
+  [
+    'a part whose axis goes on',
+    [
+      [[400, 400], 'a', steps],
+      [[400, 400], 'b'],
+      [[700, 700], 'a', steps],
+      [[700, 700], 'b'],
+    ],
+    ['a 400', 'b 400', 'a 700', 'b 700'],
+  ],
+  [
+    'a part that is there at fewer weights',
+    [
+      [[400, 400], 'a', steps],
+      [[700, 700], 'a', steps],
+      [[700, 700], 'b', steps],
+    ],
+    ['a 400', 'a 700', 'b 700'],
+  ],
+  [
+    'other weights of another file',
+    [
+      [[300, 300], 'b'],
+      [[400, 400], 'a', steps],
+      [[700, 700], 'a', steps],
+    ],
+    ['b 300', 'a 400–700'],
+  ],
 ])('%s', (_, rows, expected) => {
   const joined = declaredTogether(rows.map(faceOf));
   expect(

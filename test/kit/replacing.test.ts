@@ -6,6 +6,7 @@ import {
   ruleOwners,
   shippedIn,
   stopFor,
+  takenApart,
   weightStops,
   type Drawing,
   type OwnedRule,
@@ -205,4 +206,53 @@ test.each([
   expect(stopFor(rule('400 700', 'a.woff2'), asked, stops)).toBe(drawn);
   expect(stopFor(rule('400', 'a.woff2'), asked, stops)).toBeUndefined();
   expect(stopFor(rule('300 800', 'b.woff2'), asked, stops)).toBeUndefined();
+});
+
+test.each<[string, [weight: string, url: string][], number, string[][]]>([
+  [
+    'rules of other ranges are taken apart',
+    [
+      ['400 700', 'faces/quay-400-700n-whole-0123abcd.woff2'],
+      ['700', 'own.woff2'],
+    ],
+    700,
+    [['400 700'], ['700']],
+  ],
+  [
+    'rules of one range are taken together',
+    [
+      ['700', 'faces/quay-700n-whole-0123abcd.woff2'],
+      ['700', 'own.woff2'],
+    ],
+    700,
+    [],
+  ],
+  [
+    'so are those of which one has what is asked for',
+    [
+      ['400 700', 'faces/quay-400-700n-whole-0123abcd.woff2'],
+      ['700', 'own.woff2'],
+    ],
+    400,
+    [],
+  ],
+  [
+    'a site’s own are as they were',
+    [
+      ['400 700', 'all.woff2'],
+      ['700', 'own.woff2'],
+    ],
+    700,
+    [],
+  ],
+])('%s', (_, declared, weight, expected) => {
+  const rules = readRules(
+    declared
+      .map(([range, url]) => `@font-face { font-family: Quay; font-weight: ${range}; src: url(${url}) }`)
+      .join(''),
+    'a.css',
+  ).fontFaces.map(faceRuleOf);
+  expect(
+    takenApart(rules, { weight }).map((all) => all.map((rule) => [...new Set(rule.weight)].join(' '))),
+  ).toEqual(expected);
 });

@@ -6,6 +6,7 @@ import {
   drawingOf,
   judgeDrawing,
   stopFor,
+  takenApart,
   weightStops,
   type Drawing,
   type Judgement,
@@ -199,12 +200,23 @@ function otherwiseOn(
     const next = now.get(key)?.drawn;
     // As the rules that are then would draw the same texts.
     const same = mayVary ? drawnIn(matchedFace(face, after.rules), after) : undefined;
+    const apart = takenApart(after.rules, face.asked).map((rules) =>
+      drawnIn(matchedFace(face, rules), { ...after, rules }),
+    );
     const { weight, style, stretch } = face.asked;
     const label = faceLabel({ weight: [weight, weight], style, stretch: [stretch, stretch] });
     for (const [character, first] of drawn) {
       if (needsNoGlyph(character)) continue;
-      const second = next?.get(character) ?? same?.get(character) ?? byLocalFont;
-      const judgement = judgeDrawing(first.drawing, second.drawing, face.asked, stack);
+      const seconds = [
+        next?.get(character) ?? same?.get(character),
+        ...apart.map((one) => one.get(character)),
+      ];
+      const [judgement, second] = worst(
+        seconds.map((one = byLocalFont) => [
+          judgeDrawing(first.drawing, one.drawing, face.asked, stack),
+          one,
+        ]),
+      );
       if (judgement === 'the same') continue;
       found.push({
         page: before.page,
@@ -219,6 +231,12 @@ function otherwiseOn(
   }
   return found;
 }
+
+type Judged = [judgement: Judgement, drawn: Drawn];
+
+/** Of what browsers make of the same rules. */
+const worst = (all: readonly Judged[]): Judged =>
+  all.find(([judgement]) => judgement !== 'the same' && judgement !== 'better') ?? all[0];
 
 /** Local fonts of a stack don't tell it from others: what they draw is drawn by local fonts. */
 function askedOn(

@@ -37,7 +37,7 @@ export async function madeFaces(
   const weigh = ([{ source }]: readonly CutFace[]) => source.size;
   const make = async (faces: readonly CutFace[]) => {
     for (const face of faces) begin?.(face);
-    const { steps, ...named } = stepped(faces);
+    const { steps, ...named } = stepped(faces, all);
     const madeFrom = madeFromOf(named, formats, version, steps);
     const parts =
       earlier?.get(madeFrom) ?? (await inFile(named.source.path, () => madeParts(named, formats)));
@@ -91,13 +91,18 @@ function byFile(faces: readonly CutFace[]): CutFace[][] {
  * Faces that rules declare one by one over a file: the weight axis of what is made of it stops at theirs, so that one rule draws what
  * theirs draw, and a browser asks once for the file.
  */
-function stepped(faces: readonly CutFace[]): CutFace & { steps?: readonly number[] } {
+function stepped(
+  faces: readonly CutFace[],
+  all: readonly CutFace[],
+): CutFace & { steps?: readonly number[] } {
   const named = spanning(faces);
   const { source } = named;
   const steps = [...new Set(faces.flatMap(({ weight }) => weight))].sort((a, b) => a - b);
+  // Files by script of which pages draw nothing go with the others.
+  const demands = all.flatMap(({ family, demand }) => (family === named.family && demand ? [demand] : []));
+  if (demands.length === 0 || demands.some(({ setsWeight }) => setsWeight)) return named;
   const isAlike = (face: CutFace) =>
     face.weight[0] === face.weight[1] &&
-    face.demand?.setsWeight === false &&
     JSON.stringify([face.style, face.stretch, face.slant, face.descriptors]) ===
       JSON.stringify([named.style, named.stretch, named.slant, named.descriptors]);
   if (steps.length < 2 || !faces.every(isAlike)) return named;

@@ -4,3 +4,4 @@ export { kitOverridden } from './kit-overridden.js';
 export { ruleOwners, type OwnedRule, type OwnedSheet, type RuleOwner } from './rule-owner.js';
 export { drawingOf, judgeDrawing, type Drawing, type Judgement, type Loss } from './judge-drawing.js';
 export { stopFor, weightStops, type WeightStops } from './stops.js';
+export { takenApart } from './apart.js';
