@@ -45,7 +45,7 @@ const unhinted = `<?xml version="1.0"?><!DOCTYPE fontconfig SYSTEM "fonts.dtd"><
 const mostLooks = 12;
 
 /** Of 255 levels: less is a rasteriser's rounding, which puts points of a variable font up to a 64th of a pixel elsewhere. */
-const leastSeen = 3;
+const leastSeen = 8;
 
 /** A page is drawn to here. */
 const tallest = 6000;

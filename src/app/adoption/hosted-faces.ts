@@ -72,7 +72,7 @@ async function readPages(
   hosted: HostedStylesheets,
   progress?: OnProgress,
 ): Promise<Finding[]> {
-  const { pages, hosted: references } = await scannedSite(await readSite([input], folder), false, progress);
+  const { pages, hosted: references } = await scannedSite(await readSite([input], folder), {}, progress);
   const found: Finding[] = [];
   const asked = new Set<string>();
   for (const { kind, url, file, line } of references) {

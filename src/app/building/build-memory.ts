@@ -7,10 +7,12 @@ import type { ChosenFamily } from '../../kit/planning/chosen.js';
 import type { Screenfuls } from '../../kit/planning/plan-loading.js';
 import type { FittedKit, KitTextFace, PageParagraphs } from '../../kit/stand-ins/index.js';
 
-interface KnownPage {
+/** A page that was read. */
+export interface KnownPage {
   address: string;
   page: DemandingPage;
-  setting?: PageSetting;
+  /** How it sets its text, where that was asked of it. */
+  setting: PageSetting | undefined;
 }
 
 /**
@@ -65,12 +67,7 @@ export class BuildMemory {
     return this.pages.get(page);
   }
 
-  keepPage({ page, address }: SitePage, demand: DemandingPage): void {
-    this.pages.set(page, { address, page: demand });
-  }
-
-  keepSetting({ page }: SitePage, setting: PageSetting): void {
-    const known = this.pages.get(page);
-    if (known) known.setting = setting;
+  keepPage({ page }: SitePage, known: KnownPage): void {
+    this.pages.set(page, known);
   }
 }

@@ -9,7 +9,7 @@ import { adoptedFolders, adoptedSheets, type AdoptedSheets } from '../adoption/a
 import type { KitTextFace, PageParagraphs } from '../../kit/stand-ins/index.js';
 import type { PageVisit } from '../../kit/index.js';
 import type { OnProgress } from '../progress.js';
-import { pageSettings, paragraphsIn } from '../stand-ins/site-paragraphs.js';
+import { askedOfSetting, paragraphsIn, setPagesOf, settingOf } from '../stand-ins/site-paragraphs.js';
 import { siteRequest } from '../scanning/config-request.js';
 import { openSite, type OpenedSite } from '../scanning/open-site.js';
 import { scannedSite } from '../scanning/scan-threads.js';
@@ -20,7 +20,7 @@ import { kitOverridden } from '../../kit/replacing/index.js';
 import type { ScannedPage } from '../../site/scanning/page-scanner.js';
 import { faceRuleOf } from '../../site/usage/declared-faces.js';
 import type { SitePage } from '../../site/scanning/site.js';
-import type { BuildMemory } from './build-memory.js';
+import type { BuildMemory, KnownPage } from './build-memory.js';
 import { staleFindings, type KeptDemand } from './kept-demand.js';
 
 /** How the pages of a config are read. */
@@ -119,13 +119,12 @@ export async function demandingPages(
   if (!opened) return nothingFound;
   try {
     const overridden = new Map<string, Finding>();
-    const read = isDemanding
-      ? await readPages(opened.site, progress, memory, ({ fontFaces }) => {
-          for (const one of kitOverridden(fontFaces.map(faceRuleOf)))
-            overridden.set(JSON.stringify([one.message, one.place]), one);
-        })
-      : [];
-    const settings = await pageSettings(opened.site, new Visits(opened.site, kitFolder), progress, memory);
+    const all = await readPages(opened.site, kitFolder, isDemanding, progress, memory, ({ fontFaces }) => {
+      for (const one of kitOverridden(fontFaces.map(faceRuleOf)))
+        overridden.set(JSON.stringify([one.message, one.place]), one);
+    });
+    const read = isDemanding ? all.map(({ page }) => page) : [];
+    const settings = all.flatMap(({ setting }) => setting ?? []);
     return {
       pages: read,
       byScript: byScriptOf(read),
@@ -143,24 +142,43 @@ export async function demandingPages(
   }
 }
 
-/** Those that a memory has are as they were. */
+/**
+ * Each page is read once. Those that a memory has are as they were.
+ *
+ * @param isDemanding whether all are read, not those by which text is set alone
+ */
 async function readPages(
   site: OpenedSite['site'],
+  kitFolder: string,
+  isDemanding: boolean,
   progress: OnProgress | undefined,
   memory: BuildMemory | undefined,
   onPage: (page: ScannedPage) => void,
-): Promise<DemandingPage[]> {
-  const isFresh = (page: SitePage) => memory?.page(page) === undefined;
+): Promise<KnownPage[]> {
+  const set = setPagesOf(site);
+  const asked = isDemanding ? site.pages : site.pages.filter(({ page }) => set.has(page));
+  const isFresh = (page: SitePage) => {
+    const known = memory?.page(page);
+    return known === undefined || (set.has(page.page) && known.setting === undefined);
+  };
+  const pages = asked.filter(isFresh);
   // A copy would lose what a folder says of itself to threads.
-  const open = memory && !site.pages.every(isFresh) ? { ...site, pages: site.pages.filter(isFresh) } : site;
-  const { pages } = await scannedSite(open, true, progress);
-  for (const page of pages) onPage(page);
-  const read = new Map(pages.map((page) => [page.page, demandingPage(page)]));
-  return site.pages.flatMap((page) => {
-    const fresh = read.get(page.page);
-    if (fresh) memory?.keepPage(page, fresh);
-    return fresh ?? memory?.page(page)?.page ?? [];
-  });
+  const open = pages.length === site.pages.length ? site : { ...site, pages };
+  const found = await scannedSite(open, { withPlaces: true, ...askedOfSetting(set) }, progress);
+  const visits = new Visits(site, kitFolder);
+  const read = new Map(found.pages.map((page) => [page.page, page]));
+  const known = await Promise.all(
+    asked.map(async (page) => {
+      const scanned = read.get(page.page);
+      if (!scanned) return memory?.page(page) ?? [];
+      onPage(scanned);
+      const setting = await settingOf(page, scanned, visits);
+      const fresh: KnownPage = { address: page.address, page: demandingPage(scanned), setting };
+      memory?.keepPage(page, fresh);
+      return fresh;
+    }),
+  );
+  return known.flat();
 }
 
 const byScriptOf = (pages: readonly DemandingPage[]): string[] =>

@@ -6,10 +6,10 @@ import type { ScanTask } from './scan-threads.js';
 
 const scanners = new Map<string, PageScanner>();
 
-answerTasks(async ({ base, root, paths, withPlaces, home }: ScanTask): Promise<FoundOnSite> => {
+answerTasks(async ({ base, root, paths, told, home }: ScanTask): Promise<FoundOnSite> => {
   const site = openFolder(base, root, paths, home);
   let scanner = scanners.get(base);
-  if (!scanner) scanners.set(base, (scanner = new PageScanner(site, { withPlaces })));
+  if (!scanner) scanners.set(base, (scanner = new PageScanner(site, told)));
   const pages: FoundOnSite['pages'] = [];
   for (const page of site.pages) pages.push(...(await scanner.scanned(page)));
   return { pages, ...scanner.takeFound() };

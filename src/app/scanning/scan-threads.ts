@@ -3,7 +3,7 @@ import type { Site } from '../../site/scanning/site.js';
 import type { SiteFolder } from '../../io/site-folder.js';
 import { processorsFor } from '../../io/processors.js';
 import { newProblems, newReferences, newStylesheets } from '../../site/usage/found-on-pages.js';
-import { PageScanner, type FoundOnSite } from '../../site/scanning/page-scanner.js';
+import { PageScanner, type FoundOnSite, type ScanOptions } from '../../site/scanning/page-scanner.js';
 
 export type { FoundOnSite };
 
@@ -12,9 +12,12 @@ export interface ScanTask {
   base: string;
   root: string;
   paths: string[];
-  withPlaces: boolean;
+  told: ToldOfPages;
   home: ReadonlyMap<string, string>;
 }
+
+/** What is told of pages, as plain data. */
+export type ToldOfPages = Pick<ScanOptions, 'withPlaces' | 'widths' | 'withRequests' | 'setPages'>;
 
 /** So many bytes of pages are worth another thread, which takes a tenth of a second to start. */
 const bytesForThread = 1_500_000;
@@ -27,15 +30,15 @@ const isFolder = (site: Site | SiteFolder): site is SiteFolder => 'root' in site
 /** All pages of a site, a large folder's by several threads. */
 export async function scannedSite(
   site: Site | SiteFolder,
-  withPlaces: boolean,
+  told: ToldOfPages,
   progress?: OnProgress,
 ): Promise<FoundOnSite> {
   const sizes = site.pages.map(({ size }) => size);
   const steps = new Steps('reading pages', sizes, progress);
   const bytes = sizes.reduce((sum, size) => sum + size, 0);
   const threads = isFolder(site) ? processorsFor(bytes / bytesForThread) : 1;
-  if (isFolder(site) && threads > 1) return byThreads(site, withPlaces, threads, steps);
-  const scanner = new PageScanner(site, { withPlaces });
+  if (isFolder(site) && threads > 1) return byThreads(site, told, threads, steps);
+  const scanner = new PageScanner(site, told);
   const pages: FoundOnSite['pages'] = [];
   for (const page of site.pages) {
     steps.begin(page.page);
@@ -47,7 +50,7 @@ export async function scannedSite(
 
 async function byThreads(
   site: SiteFolder,
-  withPlaces: boolean,
+  told: ToldOfPages,
   count: number,
   steps: Steps,
 ): Promise<FoundOnSite> {
@@ -64,7 +67,7 @@ async function byThreads(
     const found = await Promise.all(
       groups.map(async (group) => {
         const paths = group.map(({ address }) => address);
-        const ofGroup = await threads.run({ base, root, paths, withPlaces, home });
+        const ofGroup = await threads.run({ base, root, paths, told, home });
         for (const { page, size } of group) {
           steps.begin(page);
           steps.end(size);

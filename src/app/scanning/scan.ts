@@ -22,7 +22,7 @@ import { keptAsks, keptSetting, type KeptPage } from '../../kit/planning/kept-de
 import { demandingPage } from '../../kit/planning/plan.js';
 import { Visits } from '../../kit/planning/visits.js';
 import type { Site } from '../../site/scanning/site.js';
-import { pageSettings } from '../stand-ins/site-paragraphs.js';
+import { askedOfSetting, setPagesOf, settingOf } from '../stand-ins/site-paragraphs.js';
 import { openSite, type OpenedSite, type SiteRequest } from './open-site.js';
 import { digestOf } from './page-digest.js';
 import type { OnProgress } from '../progress.js';
@@ -80,7 +80,11 @@ export async function scanOpened(
   { withPlaces, forBuild, kitFolder }: ScanningOptions,
   progress?: OnProgress,
 ): Promise<{ result: ScanResult; pages: ScannedPage[] }> {
-  const { pages: read, ...found } = await scannedSite(site, withPlaces, progress);
+  const { pages: read, ...found } = await scannedSite(
+    site,
+    { withPlaces, ...(forBuild ? askedOfSetting(setPagesOf(site)) : {}) },
+    progress,
+  );
   const rulesOf = rulesOnce();
   const declared = read.map(({ fontFaces, ...page }) => ({ ...page, rules: fontFaces.map(rulesOf) }));
   await addSupplies(declared, site);
@@ -88,7 +92,7 @@ export async function scanOpened(
     ...page,
     faces: Array.from(faces.values(), (face) => matchedFace(face, page.rules)),
   }));
-  const kept = forBuild ? await keptPages(read, site, kitFolder, progress) : [];
+  const kept = forBuild ? await keptPages(read, site, kitFolder) : [];
   const result: ScanResult = {
     demandVersion: 1,
     pages: scanned.map(({ page, languages, faces }, i) => ({
@@ -144,21 +148,21 @@ async function keptPages(
   read: readonly ScannedPage[],
   site: Site,
   kitFolder: string | undefined,
-  progress: OnProgress | undefined,
 ): Promise<Partial<KeptPage>[]> {
-  const settings = await pageSettings(site, new Visits(site, kitFolder), progress);
-  const settingOf = new Map(settings.map((one) => [one.page, keptSetting(one)]));
+  const visits = new Visits(site, kitFolder);
   const pageOf = new Map(site.pages.map((page) => [page.page, page]));
-  return read.map((scanned) => {
-    const page = pageOf.get(scanned.page);
-    const digest = page && digestOf(page);
-    const setting = settingOf.get(scanned.page);
-    return {
-      ...keptAsks(demandingPage(scanned)),
-      ...(digest === undefined ? {} : { digest }),
-      ...(setting ? { setting } : {}),
-    };
-  });
+  return Promise.all(
+    read.map(async (scanned) => {
+      const page = pageOf.get(scanned.page);
+      const digest = page && digestOf(page);
+      const setting = page && (await settingOf(page, scanned, visits));
+      return {
+        ...keptAsks(demandingPage(scanned)),
+        ...(digest === undefined ? {} : { digest }),
+        ...(setting ? { setting: keptSetting(setting) } : {}),
+      };
+    }),
+  );
 }
 
 /** A page with what was found on it. */

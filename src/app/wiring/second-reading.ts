@@ -75,7 +75,7 @@ export async function drawnOtherwise(
   if (changed.size === 0) return [];
   const next = siteWith(site, changed, kit);
   const opened = await open?.(changed);
-  const after = await scannedSite({ ...next, pages: opened?.site.pages ?? next.pages }, false, progress);
+  const after = await scannedSite({ ...next, pages: opened?.site.pages ?? next.pages }, {}, progress);
   await opened?.end();
   const stops = weightStops(kit.manifest);
   const [was, is] = [await readings(before, supplies, stops), await readings(after, supplies, stops)];

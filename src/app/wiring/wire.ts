@@ -164,7 +164,7 @@ async function siteAtHand(request: WireRequest, { config, base, root }: Wiring, 
         openSite({ ...reading, environment: request.environment, home: site.home, changed }, progress)
     : undefined;
   const opened = await open?.(new Map());
-  const found = await scannedSite(opened?.site ?? site, false, progress);
+  const found = await scannedSite(opened?.site ?? site, {}, progress);
   await opened?.end();
   return { folders, site, open, found, problems: [...(opened?.problems ?? []), ...found.problems] };
 }

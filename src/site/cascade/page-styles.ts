@@ -42,9 +42,14 @@ export class StyleCache {
       inside.set(key, styled);
       // What is there already costs little more than its key.
       this.size += styled === made ? 1 : 0.1;
-      if (this.size > mostStyles) this.clear();
+      if (this.size > mostOfPage) this.clear();
     }
     return styled;
+  }
+
+  /** To be called before each page: within one, equal styles are to be the same, whatever was read before. */
+  beginPage(): void {
+    if (this.size > mostStyles) this.clear();
   }
 
   private clear(): void {
@@ -76,6 +81,8 @@ function isSame(a: StyledElement, b: StyledElement): boolean {
 
 /** Each holds a kilobyte or so. */
 const mostStyles = 6_000;
+/** No page that was seen has a quarter of these. */
+const mostOfPage = 100_000;
 
 const noPseudo: ReadonlyMap<string, ComputedStyle> = new Map();
 

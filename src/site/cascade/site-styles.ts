@@ -37,6 +37,11 @@ export class SiteStyles {
   /** @param properties what is computed of elements */
   constructor(readonly properties: PropertySet = ofFaces) {}
 
+  /** To be called before each page. */
+  beginPage(): void {
+    for (const cache of [this.cache, ...this.caches.values()]) cache.beginPage();
+  }
+
   /** Of styles whose lengths go by a screen. */
   cacheFor({ width, height }: LengthContext['viewport']): StyleCache {
     const key = `${width}×${height}`;

@@ -1,16 +1,17 @@
 import type { Site, SitePage } from './site.js';
 import type { PageSheet } from '../cascade/style-rules.js';
-import { ofFaces, ofLines } from '../css/properties/index.js';
+import { ofLines } from '../css/properties/index.js';
 import type { FontFaceDescriptors } from '../css/rules.js';
 import { DenseGlyphError } from '../../errors.js';
 import { baseOf } from '../html/base-url.js';
 import { elementsWithin, ownText, readDocument, treesWithin, type SiteElement } from '../html/document.js';
 import { asUnnamedEncoding, decodedPage } from '../html/encoding.js';
-import { stylesheetsOf } from '../html/stylesheets.js';
+import { stylesheetsOf, type StylesheetSource } from '../html/stylesheets.js';
 import { hostedReferences, type HostedReference } from '../usage/hosted-references.js';
 import { SiteStyles } from '../cascade/site-styles.js';
 import { everyScreen, type LineFace, type PageFace } from '../usage/page-face.js';
-import { pageFaces } from '../usage/page-faces.js';
+import { pageFaces, type StyledPage } from '../usage/page-faces.js';
+import { pageBlocks } from '../usage/page-blocks.js';
 import { preloadsOf, type Preload } from '../usage/preloads.js';
 import type { DrawnPiece } from '../usage/drawn-text.js';
 import type { LinkedStylesheet, OnPages, SiteProblem } from '../usage/found-on-pages.js';
@@ -52,6 +53,8 @@ export interface ScanOptions {
   /** How wide the screens are for which blocks of text are told, CSS pixels. */
   widths?: readonly number[] | undefined;
   withRequests?: boolean;
+  /** Of which pages blocks and requests are told, by their names; of all if left out. */
+  setPages?: ReadonlySet<string> | undefined;
 }
 
 /** What was found on some pages. */
@@ -65,15 +68,16 @@ export interface FoundOnSite {
 /** Scans pages of a site one by one; what pages have in common is looked at once. */
 export class PageScanner {
   private readonly stylesheets: SiteStylesheets;
-  private readonly styles: SiteStyles;
+  private readonly styles = new SiteStyles();
+  /** What blocks of text go by: rules keep more then. */
+  private readonly lines: { stylesheets: SiteStylesheets; styles: SiteStyles };
 
   constructor(
     private readonly site: Site,
     private readonly options: ScanOptions = {},
   ) {
-    const properties = options.widths ? ofLines : ofFaces;
-    this.styles = new SiteStyles(properties);
-    this.stylesheets = new SiteStylesheets(site, properties);
+    this.stylesheets = new SiteStylesheets(site);
+    this.lines = { stylesheets: new SiteStylesheets(site, ofLines), styles: new SiteStyles(ofLines) };
   }
 
   /** A page in a list; nothing, and a problem, where it can't be read. */
@@ -112,31 +116,18 @@ export class PageScanner {
   }
 
   private async scanText(page: SitePage, html: string, isSource = true, depth = 0): Promise<ScannedPage> {
-    const { withPlaces = false, onPiece, widths, withRequests = false } = this.options;
+    const { withPlaces = false, onPiece, widths, withRequests = false, setPages } = this.options;
+    const isSet = setPages?.has(page.page) ?? true;
     const lines = !isSource ? 'none' : withPlaces ? 'noted' : 'on demand';
     const root = readDocument(html, lines);
     const base = baseOf(root);
-    const source = this.stylesheets.for(page, base);
-    const sheets = new Map<SiteElement | undefined, PageSheet[]>();
-    const fontFaces: FontFaceDescriptors[] = [];
-    const files: string[] = [];
-    const counterStyles = new Map<string, ReadonlyMap<string, string>>();
-    const namedFeatures = new Set<string>();
-    for (const tree of treesWithin(root)) {
-      const found = await stylesheetsOf(tree, page.page, source);
-      sheets.set(tree === root ? undefined : tree, found.sheets);
-      files.push(...found.files);
-      // CSS Scoping 1, section 3.4: names of faces belong to the page; browsers read those of the page only.
-      if (tree === root) fontFaces.push(...found.fontFaces);
-      for (const [name, descriptors] of found.counterStyles) counterStyles.set(name, descriptors);
-      for (const tag of found.namedFeatures) namedFeatures.add(tag);
-    }
+    const { files, fontFaces, ...styled } = await styledPage(root, page, this.stylesheets.for(page, base));
     await this.stylesheets.checkFaces(fontFaces, page, base);
     const otherHost = (address: string) => this.site.otherHost(address, page.address);
     for (const one of hostedReferences(root, page.page, otherHost))
       this.stylesheets.hosted.add(one.kind, one, [page.page]);
     const found = pageFaces(
-      { root, file: page.page, sheets, fontFaces, counterStyles, namedFeatures, withPlaces, widths },
+      { root, file: page.page, ...styled, fontFaces, withPlaces },
       this.styles,
       onPiece && ((piece) => onPiece(piece, page.page)),
     );
@@ -155,8 +146,20 @@ export class PageScanner {
       scripts: isSource ? scriptsInstead(root) : 0,
       hasScripts: elementsWithin(root).some(isScript),
       isEncodingNamed: true,
-      ...(withRequests ? { requests: await this.stylesheets.requestsOf(root, page, base) } : {}),
+      ...(isSet && widths ? { blocks: await this.blocksOf(root, page, base, widths) } : {}),
+      ...(isSet && withRequests ? { requests: await this.stylesheets.requestsOf(root, page, base) } : {}),
     };
+  }
+
+  private async blocksOf(
+    root: SiteElement,
+    page: SitePage,
+    base: string | undefined,
+    widths: readonly number[],
+  ): Promise<Map<number, TextBlock[]>> {
+    const { stylesheets, styles } = this.lines;
+    const styled = await styledPage(root, page, stylesheets.for(page, base));
+    return pageBlocks({ root, file: page.page, ...styled }, styles, widths);
   }
 
   /** Documents that stand in the page itself (HTML, section 4.8.5); addresses in them start where the page's do. */
@@ -177,6 +180,35 @@ export class PageScanner {
     for (const one of [problems, hosted, linkedSheets]) one.clear();
     return found;
   }
+}
+
+/** The stylesheets of a page with what they say of fonts. */
+async function styledPage(
+  root: SiteElement,
+  { page }: SitePage,
+  source: StylesheetSource,
+): Promise<Pick<StyledPage, 'sheets' | 'counterStyles' | 'namedFeatures'> & PageFiles> {
+  const sheets = new Map<SiteElement | undefined, PageSheet[]>();
+  const fontFaces: FontFaceDescriptors[] = [];
+  const files: string[] = [];
+  const counterStyles = new Map<string, ReadonlyMap<string, string>>();
+  const namedFeatures = new Set<string>();
+  for (const tree of treesWithin(root)) {
+    const found = await stylesheetsOf(tree, page, source);
+    sheets.set(tree === root ? undefined : tree, found.sheets);
+    files.push(...found.files);
+    // CSS Scoping 1, section 3.4: names of faces belong to the page; browsers read those of the page only.
+    if (tree === root) fontFaces.push(...found.fontFaces);
+    for (const [name, descriptors] of found.counterStyles) counterStyles.set(name, descriptors);
+    for (const tag of found.namedFeatures) namedFeatures.add(tag);
+  }
+  return { sheets, fontFaces, files, counterStyles, namedFeatures };
+}
+
+interface PageFiles {
+  fontFaces: FontFaceDescriptors[];
+  /** Stylesheets that it links, and those that they import. */
+  files: string[];
 }
 
 /** How deep documents may stand in each other. */

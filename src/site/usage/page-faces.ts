@@ -1,8 +1,6 @@
 import { PageMatches } from '../cascade/matches.js';
 import { PageStyles } from '../cascade/page-styles.js';
-import { initialLineStyle } from '../cascade/computed.js';
-import { scenariosOf, usualScreen } from '../cascade/scenarios.js';
-import { holds } from '../css/conditions.js';
+import { scenariosOf } from '../cascade/scenarios.js';
 import type { SiteStyles } from '../cascade/site-styles.js';
 import type { PageSheet } from '../cascade/style-rules.js';
 import type { FontFaceDescriptors } from '../css/rules.js';
@@ -11,8 +9,6 @@ import { drawnText, type DrawnPiece, type DrawnVisitor } from './drawn-text.js';
 import type { CounterStyles } from './generated-content.js';
 import { FaceCollector } from './face-collector.js';
 import type { LineFace, PageFace } from './page-face.js';
-import { screensLike } from './line-room.js';
-import { BlockCollector, type TextBlock } from './text-blocks.js';
 
 /** A page that was read. */
 export interface StyledPage {
@@ -28,8 +24,6 @@ export interface StyledPage {
   namedFeatures?: ReadonlySet<string>;
   /** Whether to note which elements draw a face. */
   withPlaces: boolean;
-  /** How wide the screens are for which the blocks of its text are told, CSS pixels; the rules keep what lines need then. */
-  widths?: readonly number[] | undefined;
 }
 
 interface PageFaces {
@@ -37,8 +31,6 @@ interface PageFaces {
   lines: LineFace[];
   languages: string[];
   isBounded: boolean;
-  /** Blocks of its text by how wide the screen is. */
-  blocks?: Map<number, TextBlock[]>;
 }
 
 /**
@@ -47,10 +39,11 @@ interface PageFaces {
  * @param onPiece called for each piece of text
  */
 export function pageFaces(
-  { root, file, sheets, fontFaces, counterStyles = new Map(), namedFeatures, withPlaces, widths }: StyledPage,
+  { root, file, sheets, fontFaces, counterStyles = new Map(), namedFeatures, withPlaces }: StyledPage,
   site: SiteStyles,
   onPiece?: (piece: DrawnPiece) => void,
 ): PageFaces {
+  site.beginPage();
   const trees = [...sheets].map(([tree, list]) => [tree, site.for(list)] as const);
   const atRest = new PageMatches(new Map(trees.map(([tree, known]) => [tree, known.atRest])));
   const inStates = trees.some(([, known]) => known.hasStates)
@@ -83,18 +76,7 @@ export function pageFaces(
       }
     : collector;
   drawnText(root, screens, varies, visitor, counterStyles);
-  const blocksAt = (width: number): TextBlock[] => {
-    const screen = { ...usualScreen, ...(width < usualScreen.width ? { width, height: 844 } : { width }) };
-    const holding: boolean[] = [];
-    for (const i of used) holding[i] = holds(site.conditions.all[i], screen);
-    const computing = { properties: site.properties, viewport: screen };
-    const styles = new PageStyles(atRest, holding, file, site.cacheFor(screen), computing);
-    const blocks = new BlockCollector([width, ...screensLike(width)]);
-    drawnText(root, [{ styles, isDrawn: true }], () => true, blocks, counterStyles, initialLineStyle);
-    return blocks.finish();
-  };
   return {
-    ...(widths ? { blocks: new Map(widths.map((width) => [width, blocksAt(width)])) } : {}),
     ...collector.finish(),
     languages: [...languages],
     isBounded: atRest.isBounded || inStates.isBounded,
