@@ -12,6 +12,7 @@ import { isLeftover, makeFolder, removeQuietly, writeWhole, writingFailed } from
  *
  * @param folder absolute
  * @param files by path inside it, each before those that name it
+ * @param listedIn the files of a kit, by what its kit.json says
  * @param state a folder for what isn't whole yet, best on the same file system, that isn't published
  * @returns whether anything changed
  * @throws DenseGlyphError `output-foreign`, `output-unwritable`, `output-busy`
@@ -20,11 +21,12 @@ export async function writeKitFolder(
   folder: string,
   files: ReadonlyMap<string, Uint8Array>,
   state: string,
+  listedIn: (bytes: Uint8Array) => readonly string[],
 ): Promise<boolean> {
   try {
     const target = followed(folder);
     const journal = await Journal.open(state, target);
-    return await new KitWriter(target, folder, files, journal).write();
+    return await new KitWriter(target, folder, files, journal, listedIn).write();
   } catch (cause) {
     throw writingFailed(cause, folder);
   }
@@ -59,6 +61,7 @@ class KitWriter {
     private readonly shown: string,
     private readonly files: ReadonlyMap<string, Uint8Array>,
     private readonly journal: Journal,
+    private readonly listedIn: (bytes: Uint8Array) => readonly string[],
   ) {}
 
   async write(): Promise<boolean> {
@@ -101,15 +104,10 @@ class KitWriter {
   }
 
   /** What the manifest of the last build lists. */
-  private async listed(): Promise<string[]> {
-    try {
-      const text = await readFile(join(this.target, 'kit.json'), 'utf8');
-      const { files = {}, texts = [] } = JSON.parse(text) as { files?: object; texts?: unknown[] };
-      return ['kit.json', ...Object.keys(files), ...texts.map(String)];
-    } catch {
-      // Without a manifest nothing in the folder is known to be ours.
-      return [];
-    }
+  private async listed(): Promise<readonly string[]> {
+    const bytes = await readFile(join(this.target, 'kit.json')).catch(() => undefined);
+    // Without a manifest nothing in the folder is known to be ours.
+    return bytes ? this.listedIn(bytes) : [];
   }
 
   private async changed(): Promise<string[]> {

@@ -6,6 +6,7 @@ import { headPartsOf } from '../app/wiring/pages.js';
 import { buildFrom, type BuildInputs, type BuildResult } from '../app/building/build.js';
 import { readBytes } from '../io/read.js';
 import { headMarkup } from '../kit/files/head.js';
+import { filesPublished } from '../kit/files/read-manifest.js';
 import { shippedIn, type Shipped } from '../kit/replacing/index.js';
 
 /** Where the kit goes, and who asks for it. */
@@ -33,10 +34,7 @@ export class ProjectKit {
   /** What of it is published, by the paths in it: what browsers ask for, and what licences ask for. */
   published(): Map<string, Uint8Array> {
     const { manifest } = this.made();
-    const names = [...Object.keys(manifest.files), ...manifest.texts].filter((name) =>
-      /^(?:faces|styles|licences)\/|^(?:kit\.css|kit\.loader\.js|ledger\.json)$/.test(name),
-    );
-    return new Map(names.map((name) => [name, readBytes(join(this.folder, name), name)]));
+    return new Map(filesPublished(manifest).map((name) => [name, readBytes(join(this.folder, name), name)]));
   }
 
   /** Makes it, or what changed of it; calls that come meanwhile wait for the same. @throws DenseGlyphError */

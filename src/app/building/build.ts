@@ -14,7 +14,8 @@ import { writeKitFolder } from '../../io/kit-folder.js';
 import { processors } from '../../io/processors.js';
 import type { KitAddress } from '../../kit/kit.js';
 import { makeKit, type KitRequest } from '../../kit/make.js';
-import { manifestVersion, type Manifest } from '../../kit/files/manifest.js';
+import type { Manifest } from '../../kit/files/manifest.js';
+import { filesListed, kitUrl, readManifest } from '../../kit/files/read-manifest.js';
 import { chosenFaces } from '../../kit/planning/chosen.js';
 import { cutToPages } from '../../kit/planning/plan.js';
 import { kitTextFaces, standInsOfKit, type FittedKit, type KitText } from '../../kit/stand-ins/index.js';
@@ -196,7 +197,7 @@ async function buildKit(
     begin: ({ source }) => steps.begin(source.path),
     end: ({ source }) => steps.end(source.size),
   });
-  const changed = await writeKitFolder(folder, files, stateFolder(config, base));
+  const changed = await writeKitFolder(folder, files, stateFolder(config, base), filesListed);
   if (byScript.length > 0) findings.push(textByScript(byScript));
   return {
     folder,
@@ -254,16 +255,11 @@ function textByScript(pages: readonly string[]): Finding {
 /** What the kit in a folder holds, where it was made by this version; anything else is no kit to go on from. */
 function earlierIn(folder: string): Pick<KitRequest, 'earlier' | 'earlierCosts'> {
   const read = filesOf(folder);
-  const text = read('kit.json');
-  if (!text) return {};
-  try {
-    const manifest = JSON.parse(new TextDecoder().decode(text)) as Manifest;
-    const isOurs = manifest.manifestVersion === manifestVersion && manifest.madeWith === version();
-    if (!isOurs) return {};
-    return { earlier: earlierParts(manifest, read), earlierCosts: earlierCosts(manifest) };
-  } catch {
-    return {};
-  }
+  const bytes = read('kit.json');
+  const found = bytes && readManifest(bytes);
+  if (!found || !('manifest' in found) || found.manifest.madeWith !== version()) return {};
+  const { manifest } = found;
+  return { earlier: earlierParts(manifest, read), earlierCosts: earlierCosts(manifest) };
 }
 
 /** Beside the config, unless that is published: what isn't whole yet is no visitor's business. */
@@ -275,6 +271,6 @@ function stateFolder({ site }: KitConfig, base: string): string {
 function addressOf({ site, output }: KitConfig, base: string): KitAddress {
   const root = resolve(base, site?.root ?? '.');
   const fromRoot = `${relative(root, resolve(base, output.folder)).replaceAll('\\', '/')}/`;
-  const url = output.url;
-  return url === undefined ? { fromRoot } : { fromRoot, url: url.endsWith('/') ? url : `${url}/` };
+  const url = kitUrl(output.url);
+  return url === undefined ? { fromRoot } : { fromRoot, url };
 }

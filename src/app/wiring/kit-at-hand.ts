@@ -3,7 +3,8 @@ import type { KitConfig } from '../../config/schema.js';
 import { DenseGlyphError } from '../../errors.js';
 import { finding, type Finding } from '../../findings.js';
 import { filesOf } from '../../io/earlier-files.js';
-import { isManifest, manifestVersion, type Manifest } from '../../kit/files/manifest.js';
+import { manifestVersion, type Manifest } from '../../kit/files/manifest.js';
+import { kitUrl, readManifest } from '../../kit/files/read-manifest.js';
 import { startsAsKit } from '../../kit/files/stylesheet.js';
 
 /** A kit that is to be wired. */
@@ -46,7 +47,7 @@ export function kitAtHand({ output }: Pick<KitConfig, 'output'>, base: string, r
     throw new DenseGlyphError('kit-missing', reason, { file: output.folder }, 'call dense-glyph build');
   }
   const fromRoot = relative(root, folder).replaceAll('\\', '/');
-  const url = output.url === undefined || output.url.endsWith('/') ? output.url : `${output.url}/`;
+  const url = kitUrl(output.url);
   if (url === undefined && fromRoot.startsWith('..'))
     throw new DenseGlyphError(
       'config-invalid',
@@ -62,18 +63,12 @@ export function kitAtHand({ output }: Pick<KitConfig, 'output'>, base: string, r
 
 /** @throws DenseGlyphError */
 function manifestIn(bytes: Uint8Array, folder: string): Manifest {
-  let found: unknown;
-  try {
-    found = JSON.parse(new TextDecoder().decode(bytes));
-  } catch {
-    // Told below.
-  }
-  if (isManifest(found)) return found;
-  const version: unknown = (found as Partial<Manifest> | undefined)?.manifestVersion;
-  if (typeof version === 'number')
+  const found = readManifest(bytes);
+  if ('manifest' in found) return found.manifest;
+  if (found.problem === 'other version')
     throw new DenseGlyphError(
       'kit-missing',
-      `its kit.json is of version ${version}, and this program reads version ${manifestVersion}`,
+      `its kit.json is of version ${found.version}, and this program reads version ${manifestVersion}`,
       { file: folder },
       'call dense-glyph build',
     );

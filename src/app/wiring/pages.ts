@@ -6,6 +6,7 @@ import type { EditedFile } from '../../io/edited-files.js';
 import { isBelow, readBytes } from '../../io/read.js';
 import type { SiteFolder } from '../../io/site-folder.js';
 import { headMarkup, type HeadParts } from '../../kit/files/head.js';
+import { relocated } from '../../kit/files/read-manifest.js';
 import { blockIn, wiredPage, type PageWiring } from '../../site/edits/page-edits.js';
 import { withStacks, type StackNames } from '../../site/edits/stack-edits.js';
 import { baseOf } from '../../site/html/base-url.js';
@@ -144,8 +145,7 @@ export const headPartsOf = (page: string, kit: KitAtHand, base: string): HeadPar
 function rulesFor(page: string, { manifest, folder }: KitAtHand, base: string): string | undefined {
   const file = manifest.plan?.pages.find((one) => one.page === page)?.first?.file;
   if (file === undefined) return undefined;
-  const rules = new TextDecoder().decode(readBytes(join(folder, file), file));
-  return rules.replace(/url\("(?=faces\/)/g, `url("${encodeURI(base)}`);
+  return relocated(new TextDecoder().decode(readBytes(join(folder, file), file)), base);
 }
 
 /** Those that are planned for the page, else those of the kit that it draws; all of them where the pages weren't read. */

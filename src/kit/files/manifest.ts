@@ -113,28 +113,6 @@ export interface ManifestPart {
   findings: readonly Finding[];
 }
 
-/** Whether what a kit.json holds is a manifest of this version, as far as anything is read from it. */
-export function isManifest(found: unknown): found is Manifest {
-  const {
-    manifestVersion: version,
-    families,
-    files,
-    pages,
-    preloads,
-    leftOut,
-    stylesheets,
-    otherPages,
-    texts,
-  } = (found ?? {}) as Partial<Record<keyof Manifest, unknown>>;
-  const lists = [families, pages, preloads, leftOut, stylesheets, otherPages, texts];
-  if (version !== manifestVersion || !lists.every(Array.isArray) || typeof files !== 'object' || !files)
-    return false;
-  const isFace = (face: unknown) => Array.isArray((face as Partial<ManifestFace> | null)?.parts);
-  return (families as Partial<ManifestFamily>[]).every(
-    (one) => typeof one?.family === 'string' && Array.isArray(one.faces) && one.faces.every(isFace),
-  );
-}
-
 export function manifestOf(kit: MadeKit, version: string): Manifest {
   const families = kit.families.map((one): ManifestFamily => ({
     family: one.family,

@@ -1,6 +1,7 @@
 import { mediaTypes } from '../../core/containers/index.js';
 import type { LoadingPlan } from '../planning/plan-loading.js';
 import { headMarkup } from './head.js';
+import { relocated } from './read-manifest.js';
 
 /** What can be pasted where pages don't exist as files. */
 export const pastedForms = ['html', 'css', 'link-header', 'early-hints', 'header-file', 'module'] as const;
@@ -50,7 +51,7 @@ export function pasted(
     case 'css':
       // Relative URLs start from kit.css, and this will lie elsewhere.
       return {
-        text: css.replace(/url\("(?=faces\/)/g, `url("${url}`),
+        text: relocated(css, url),
         where: 'your first stylesheet, before other rules',
       };
     case 'link-header':

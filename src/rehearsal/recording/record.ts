@@ -7,7 +7,8 @@ import type { Environment } from '../../io/browsers/environment.js';
 import { launchChromium } from '../../io/browsers/launch.js';
 import { isWebUrl } from '../../io/addresses.js';
 import { writeWhole } from '../../io/write-whole.js';
-import { isManifest, type Manifest } from '../../kit/files/manifest.js';
+import type { Manifest } from '../../kit/files/manifest.js';
+import { readManifest } from '../../kit/files/read-manifest.js';
 import { lineOf } from '../conditions.js';
 import { startRehearsal } from '../server.js';
 import { folderUpstream, serverUpstream, type Upstream } from '../upstream.js';
@@ -148,8 +149,8 @@ function manifestOf(site: string, folder: string): Manifest | undefined {
     (entry) => entry.isFile() && entry.name === 'kit.json',
   );
   if (!found) return undefined;
-  const manifest: unknown = JSON.parse(readFileSync(join(found.parentPath, found.name), 'utf8'));
-  return isManifest(manifest) ? manifest : undefined;
+  const read = readManifest(readFileSync(join(found.parentPath, found.name)));
+  return 'manifest' in read ? read.manifest : undefined;
 }
 
 const spreadOf = (values: readonly number[]): Spread => {
