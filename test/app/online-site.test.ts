@@ -22,8 +22,11 @@ const answers: Record<string, (request: IncomingMessage, response: ServerRespons
   '/css/site.css': (_, to) =>
     to
       .writeHead(200, { 'content-type': 'text/css' })
-      .end('@font-face { font-family: A; src: url(a.woff2) } p { font-family: A }'),
+      .end(
+        '@font-face { font-family: A; src: url(a.woff2) } @font-face { font-family: A; font-weight: 700; src: url(busy.woff2) } @font-face { font-family: A; font-style: italic; src: url(lost.woff2) } p { font-family: A }',
+      ),
   '/css/a.woff2': (_, to) => to.writeHead(200, { 'content-type': 'font/woff2' }).end('no font'),
+  '/css/busy.woff2': (_, to) => to.writeHead(503).end(),
   '/old': (_, to) => to.writeHead(301, { location: '/new' }).end(),
   '/new': (_, to) => to.writeHead(200, page).end(html('<p>new')),
   '/out': (_, to) => to.writeHead(302, { location: 'http://localhost:9/' }).end(),
@@ -69,10 +72,20 @@ describe('a site behind a URL', () => {
     });
     const unreadable = findings.filter(({ code }) => code === 'page-unreadable');
     expect(unreadable.map(({ message }) => message.replace(origin, '')).sort()).toEqual([
-      expect.stringMatching(/^\/cut cannot be read: it cannot be fetched/),
+      '/cut cannot be read: the connection was cut off',
       '/data cannot be read: it is no page but application/json',
-      '/gone cannot be read: the server answers 410',
+      '/gone cannot be read: it is gone (status 410)',
       expect.stringMatching(/^\/out cannot be read: nobody answers there/),
+    ]);
+    // What wasn't answered may be there.
+    expect(
+      findings
+        .filter(({ code }) => code === 'font-missing')
+        .map(({ message }) => message)
+        .sort(),
+    ).toEqual([
+      'busy.woff2 cannot be read: its server has trouble (status 503); call again later',
+      'lost.woff2 of A is not there',
     ]);
     // Each once, though two pages have the stylesheet; a page by its fragment is the same page.
     for (const path of ['/', '/css/site.css', '/css/a.woff2', '/new'])

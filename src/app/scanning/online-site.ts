@@ -1,6 +1,6 @@
 import { DenseGlyphError } from '../../errors.js';
 import { version } from '../../version.js';
-import { HttpClient, type Fetched } from '../../io/http/index.js';
+import { HttpClient, networkReason, statusReason, type Fetched } from '../../io/http/index.js';
 import type { Site, SitePage } from '../../site/scanning/site.js';
 import { baseOf } from '../../site/html/base-url.js';
 import { readDocument } from '../../site/html/document.js';
@@ -138,6 +138,7 @@ export async function readOnlineSite(
     otherHost: files.otherHost,
     shown: files.shown,
     addressOf: files.addressOf,
+    unreadable: files.unreadable,
     named: async (file) => (await files.fetched(new URL(file, files.origin).href))?.bytes,
     read: async (url) => (await files.fetched(url))?.bytes,
     nearest: () => undefined,
@@ -148,6 +149,8 @@ export async function readOnlineSite(
 /** Files of a site by their URLs, each fetched once. */
 class OnlineFiles {
   private readonly known = new Map<string, Promise<Fetched | undefined>>();
+  /** Why files couldn't be had of which it isn't known whether they are there. */
+  private readonly reasons = new Map<string, string>();
 
   constructor(
     private readonly client: HttpClient,
@@ -169,7 +172,7 @@ class OnlineFiles {
   readonly page: PageReader = async (url) => {
     try {
       const { status, mediaType, charset, bytes, url: last } = await this.client.get(url, 'text/html');
-      if (status !== 200) return { reason: `the server answers ${status}` };
+      if (status !== 200) return { reason: statusReason(status) };
       if (!/^(text\/html|application\/xhtml\+xml)$/.test(mediaType))
         return { reason: `it is no page but ${mediaType || 'of no type'}` };
       return { url: last, html: await decodedPage(bytes, charset), bytes, charset };
@@ -183,13 +186,26 @@ class OnlineFiles {
     return (await this.fetched(new URL(address, from).href.replace(/#.*$/s, '')))?.url;
   };
 
+  readonly unreadable = (address: string, from: string): string | undefined =>
+    URL.canParse(address, from)
+      ? this.reasons.get(new URL(address, from).href.replace(/#.*$/s, ''))
+      : undefined;
+
   /** A file, which is kept under the address that a redirect led to as well. */
   async fetched(url: string): Promise<Fetched | undefined> {
     let fetched = this.known.get(url);
     if (!fetched) {
       fetched = this.client.get(url, '*/*').then(
-        (found) => (found.status === 200 ? found : undefined),
-        () => undefined,
+        (found) => {
+          const { status } = found;
+          if (status === 200) return found;
+          if (status !== 404 && status !== 410) this.reasons.set(url, statusReason(status));
+          return undefined;
+        },
+        (cause: unknown) => {
+          this.reasons.set(url, reasonOf(cause));
+          return undefined;
+        },
       );
       this.known.set(url, fetched);
     }
@@ -199,21 +215,6 @@ class OnlineFiles {
   }
 }
 
-/** What of an error of the network a person can use. */
-function reasonOf(cause: unknown): string {
-  if (cause instanceof DenseGlyphError) return cause.reason;
-  const { code, name, message } = cause as NodeJS.ErrnoException;
-  switch (code) {
-    case 'ECONNREFUSED':
-      return 'nobody answers there';
-    case 'ENOTFOUND':
-    case 'EAI_AGAIN':
-      return 'there is no such host';
-    case 'UND_ERR_RES_EXCEEDED_MAX_SIZE':
-      return 'the answer is larger than 30 MB';
-    default:
-      return name === 'TimeoutError' || /TIMEOUT/.test(code ?? '')
-        ? 'there is no answer in time'
-        : `it cannot be fetched (${code ?? message})`;
-  }
-}
+/** What of an error a person can use. */
+const reasonOf = (cause: unknown): string =>
+  cause instanceof DenseGlyphError ? cause.reason : networkReason(cause as Error);

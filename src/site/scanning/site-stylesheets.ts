@@ -83,8 +83,8 @@ export class SiteStylesheets {
       const address = isHere ? await this.site.addressOf(url, page.address) : undefined;
       if (isHere && address === undefined) {
         const { file, line } = preload;
-        const nearest = this.site.nearest(url, page.address);
-        this.problems.add('preload', { code: 'font-missing', url, file, line, nearest }, [page.page]);
+        const why = this.missing(url, page.address);
+        this.problems.add('preload', { code: 'font-missing', url, file, line, ...why }, [page.page]);
       }
       checked.push({ ...preload, address });
     }
@@ -140,13 +140,19 @@ export class SiteStylesheets {
     }
     const found = await this.site.addressOf(address, start);
     if (found === undefined) {
-      const nearest = this.site.nearest(address, start);
       const { line } = place;
-      const problem = { code: 'stylesheet-missing', url: address, file: from, line, nearest } as const;
+      const why = this.missing(address, start);
+      const problem = { code: 'stylesheet-missing', url: address, file: from, line, ...why } as const;
       this.problems.add(problem.code, problem, [page]);
       return undefined;
     }
     return this.sheetAt(found, from, place, page);
+  }
+
+  /** Why a file isn't at hand, and where one of that name is. */
+  private missing(url: string, from: string): Pick<SiteProblem, 'reason' | 'nearest'> {
+    const reason = this.site.unreadable?.(url, from);
+    return reason === undefined ? { nearest: this.site.nearest(url, from) } : { reason };
   }
 
   /** @param found where it is */
@@ -193,9 +199,9 @@ export class SiteStylesheets {
           const address = await this.site.addressOf(url, from);
           if (address !== undefined) source.address = address;
           else {
-            source.isMissing = true;
-            const nearest = this.site.nearest(url, from);
-            found.push({ code: 'font-missing', url, file, line, family, nearest });
+            const why = this.missing(url, from);
+            source.isMissing = why.reason === undefined;
+            found.push({ code: 'font-missing', url, file, line, family, ...why });
           }
         }
       }

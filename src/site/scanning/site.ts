@@ -31,6 +31,8 @@ export interface Site {
    * @param from the address of the file that names it
    */
   addressOf(address: string, from: string): Promise<string | undefined>;
+  /** Why an address that has no file couldn't be had, where that isn't because nothing is there. */
+  unreadable?: ((address: string, from: string) => string | undefined) | undefined;
   /** What the user calls a file. */
   shown: (address: string) => string;
   /** A file by what it is called to the user. */
