@@ -4,10 +4,10 @@
  * @module
  */
 import { dirname, join, relative, resolve } from 'node:path';
-import { loadConfig } from '../config/load.js';
 import { DenseGlyphError } from '../errors.js';
 import { readBytes } from '../io/read.js';
-import { ProjectKit } from './project-kit.js';
+import { relocated } from '../kit/files/read-manifest.js';
+import { openProject, toldError, type Project } from './project.js';
 import { filesBeside, withoutReplaced } from './replaced-rules.js';
 import { StandInStacks } from './stacks.js';
 
@@ -53,7 +53,7 @@ export interface DenseGlyphPostcssPlugin {
 }
 
 /** One kit a config, however many stylesheets ask for it. */
-const kits = new Map<string, Promise<{ kit: ProjectKit; url: string | undefined }>>();
+const kits = new Map<string, Promise<Project>>();
 
 /**
  * Makes the kit of the project's config in its `output.folder`, and puts its rules where a stylesheet says `@dense-glyph;`. Rules of
@@ -95,7 +95,8 @@ export default function denseGlyph({ config }: DenseGlyphPostcssOptions = {}): D
       for (const file of kit.inputs?.files ?? [])
         result.messages.push({ type: 'dependency', plugin: 'dense-glyph', file, parent: from });
     } catch (cause) {
-      if (cause instanceof DenseGlyphError) throw places[0].error([cause.message, cause.advice].join('; '));
+      if (cause instanceof DenseGlyphError || cause instanceof AggregateError)
+        throw places[0].error(toldError(cause).message);
       throw cause;
     }
   };
@@ -106,31 +107,30 @@ export default function denseGlyph({ config }: DenseGlyphPostcssOptions = {}): D
 const postcss = true;
 Object.assign(denseGlyph, { postcss });
 
-function kitFor(
-  folder: string,
-  config: string | undefined,
-): Promise<{ kit: ProjectKit; url: string | undefined }> {
+async function kitFor(folder: string, config: string | undefined): Promise<Project> {
   const key = JSON.stringify([folder, config]);
-  const known = kits.get(key) ?? openKit(folder, config);
+  const known =
+    kits.get(key) ??
+    openProject(
+      folder,
+      config,
+      (url) => url,
+      (_, output, base) => resolve(base, output),
+    );
   kits.set(key, known);
-  return known;
-}
-
-async function openKit(
-  folder: string,
-  file: string | undefined,
-): Promise<{ kit: ProjectKit; url: string | undefined }> {
-  const { config, base } = await loadConfig(folder, file);
-  const { output } = config;
-  const url = output.url?.replace(/\/?$/, '/');
-  const into = { folder: resolve(base, output.folder), url };
-  return { kit: new ProjectKit({ folder, config: file, into }), url };
+  try {
+    return await known;
+  } catch (cause) {
+    // The next call finds it mended.
+    kits.delete(key);
+    throw cause;
+  }
 }
 
 /** Relative URLs start from the stylesheet that the rules are in then. */
 function withUrls(css: string, url: string | undefined, folder: string, from: string): string {
   if (url !== undefined) return css;
   const path = relative(from, folder).replaceAll('\\', '/');
-  const base = path === '' ? '' : `${encodeURI(path)}/`;
-  return css.replace(/url\("(?=(?:faces|styles)\/)/g, `url("${base}`);
+  const base = path === '' ? '' : `${path}/`;
+  return relocated(css, base);
 }

@@ -6,14 +6,12 @@
 import { extname, join, posix, relative, resolve } from 'node:path';
 import escapeHtml from 'escape-html';
 import { slug } from '../core/face/slug.js';
-import { loadConfig } from '../config/load.js';
-import { DenseGlyphError } from '../errors.js';
 import { insertIntoHead } from '../site/edits/head-insertion.js';
 import { bundledFiles, stripBundle } from './bundle.js';
 import type { Bundle, DevServer, HtmlContext, PluginContext, ResolvedConfig, UserConfig } from './bundler.js';
 import { followChanges, serveKit } from './dev-server.js';
 import { factsText } from './facts.js';
-import { ProjectKit } from './project-kit.js';
+import { openProject, toldError, type Project } from './project.js';
 import { filesBeside, withoutReplaced } from './replaced-rules.js';
 import { StandInStacks } from './stacks.js';
 
@@ -60,9 +58,15 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
   };
   const opened = async (): Promise<Project> => {
     try {
-      return (project ??= await openProject(resolved, config));
+      const { root, base } = resolved;
+      return (project ??= await openProject(
+        root,
+        config,
+        (url) => withBase(url, base),
+        (url) => ownFolder(root, url),
+      ));
     } catch (cause) {
-      throw readable(cause);
+      throw toldError(cause);
     }
   };
   // A bundler writes paths with slashes on every system.
@@ -93,7 +97,7 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
       try {
         await kit.make();
       } catch (cause) {
-        this.error(readable(cause));
+        this.error(toldError(cause));
       }
       for (const file of kit.inputs?.files ?? []) this.addWatchFile(file);
       tellOnce(kit.sentence);
@@ -145,7 +149,7 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
       const { kit, url } = await opened();
       const isMade = followChanges(server, kit, {
         made: () => tellOnce(kit.sentence),
-        failed: (cause) => resolved.logger.warn(`dense-glyph  ${readable(cause).message}`),
+        failed: (cause) => resolved.logger.warn(`dense-glyph  ${toldError(cause).message}`),
       });
       if (url !== undefined && !isElsewhere(url)) serveKit(server, kit, url, resolved.base, isMade);
     },
@@ -207,22 +211,9 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
   ];
 }
 
-interface Project {
-  kit: ProjectKit;
-
-  /** Undefined where the bundler names the files. */
-  url: string | undefined;
-}
-
-async function openProject({ root, base }: ResolvedConfig, config: string | undefined): Promise<Project> {
-  const found = await loadConfig(root, config);
-  const { output } = found.config;
-  const url = output.url === undefined ? undefined : withBase(output.url.replace(/\/?$/, '/'), base);
-  // URLs are in its files: a server and a build may have different ones at the same time.
-  const name = url === undefined ? 'bundled' : slug(url) || 'root';
-  const folder = join(root, 'node_modules/.dense-glyph', name);
-  return { kit: new ProjectKit({ folder: root, config, into: { folder, url } }), url };
-}
+/** URLs are in its files: a server and a build may have different ones at the same time. */
+const ownFolder = (root: string, url: string | undefined): string =>
+  join(root, 'node_modules/.dense-glyph', url === undefined ? 'bundled' : slug(url) || 'root');
 
 const webPath = (path: string): string => path.replaceAll('\\', '/');
 
@@ -236,12 +227,3 @@ const isElsewhere = (url: string): boolean => /^(?:https?:)?\/\//i.test(url);
 
 const withBase = (url: string, base: string): string =>
   isElsewhere(url) || !base.startsWith('/') || url.startsWith(base) ? url : `${base}${url.slice(1)}`;
-
-/** A bundler shows the message, and a person needs to know what to do. */
-function readable(cause: unknown): Error {
-  if (cause instanceof AggregateError)
-    return new Error(cause.errors.map((one: unknown) => readable(one).message).join('\n'), { cause });
-  if (!(cause instanceof DenseGlyphError)) return cause instanceof Error ? cause : new Error(String(cause));
-  const { message, advice } = cause;
-  return new Error(advice === undefined ? message : `${message}; ${advice}`, { cause });
-}

@@ -251,6 +251,23 @@ describe('in PostCSS', () => {
 
   test('what is wrong stands at the place that asks', async () => {
     config({ folder: 'public/type' }, { families: [{ ...appFamilies[0], files: 'fonts/none.ttf' }] });
-    await expect(through('a {}\n@dense-glyph;')).rejects.toThrow(/app\.css:2:1.*none\.ttf/s);
+    const failed = await through('a {}\n@dense-glyph;').catch(String);
+    expect(failed).toMatch(/app\.css:2:1.*none\.ttf/s);
+    // Each thing is said once.
+    const said = String(failed).split('\n')[0].split('; ');
+    expect(new Set(said).size).toBe(said.length);
+  });
+
+  test('a config that was wrong counts once it is mended', async () => {
+    const asks = (name: string) =>
+      postcss([denseGlyphPostcss({ config: join(folder, name) })]).process('@dense-glyph;', {
+        from: join(folder, 'src/app.css'),
+        to: join(folder, 'public/app.css'),
+      });
+    put('late.json', '{ "output": { "folder": "public/type" }, "rest": "perhaps", "families": [] }');
+    await expect(asks('late.json')).rejects.toThrow(/app\.css:1:1.*rest is "perhaps"/s);
+    config({ folder: 'public/type' });
+    put('late.json', readFileSync(join(folder, 'dense-glyph.config.json'), 'utf8'));
+    expect((await asks('late.json')).css).toMatch(/@font-face/);
   });
 });

@@ -77,4 +77,4 @@ export const kitUrl = (url: string | undefined): string | undefined =>
 
 /** Rules of the kit for a place elsewhere: its URLs start from its own stylesheet. @param base with a slash at the end */
 export const relocated = (css: string, base: string): string =>
-  css.replace(/url\("(?=faces\/)/g, `url("${encodeURI(base)}`);
+  css.replace(/url\("(?=(?:faces|styles)\/)/g, `url("${encodeURI(base)}`);

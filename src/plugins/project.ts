@@ -1,0 +1,39 @@
+import { loadConfig } from '../config/load.js';
+import { kitUrl } from '../kit/files/read-manifest.js';
+import { ProjectKit } from './project-kit.js';
+
+/** The kit of a project that a bundler builds. */
+export interface Project {
+  kit: ProjectKit;
+  /** What browsers ask for, with a slash at the end; undefined where the bundler names the files. */
+  url: string | undefined;
+}
+
+/**
+ * Opens the config that is found from a folder upwards.
+ *
+ * @param urlOf the URL of the config's output as the bundler serves it @param folderOf where the kit goes then, absolute
+ * @throws DenseGlyphError, or AggregateError of them for several mistakes
+ */
+export async function openProject(
+  folder: string,
+  config: string | undefined,
+  urlOf: (url: string) => string,
+  folderOf: (url: string | undefined, output: string, base: string) => string,
+): Promise<Project> {
+  const found = await loadConfig(folder, config);
+  const { output } = found.config;
+  const own = kitUrl(output.url);
+  const url = own === undefined ? undefined : urlOf(own);
+  return {
+    kit: new ProjectKit({ folder, config, into: { folder: folderOf(url, output.folder, found.base), url } }),
+    url,
+  };
+}
+
+/** An error as bundlers show it: by its message, which says what to do. */
+export function toldError(cause: unknown): Error {
+  if (cause instanceof AggregateError)
+    return new Error(cause.errors.map((one: unknown) => toldError(one).message).join('\n'), { cause });
+  return cause instanceof Error ? cause : new Error(String(cause));
+}
