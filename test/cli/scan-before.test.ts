@@ -134,7 +134,7 @@ describe('a site behind a URL', () => {
   });
 
   test.each([
-    ['a page that is not there', (origin: string) => `${origin}/none.html`, /answers 404/],
+    ['a page that is not there', (origin: string) => `${origin}/none.html`, /it is not there \(status 404\)/],
     ['nobody there', () => 'http://127.0.0.1:9/', /nobody answers/],
     ['what is no page', (origin: string) => `${origin}/styles/site.css`, /it is no page but text\/css/],
   ])('%s is told', async (_, urlOf, message) => {
