@@ -44,9 +44,6 @@ const unhinted = `<?xml version="1.0"?><!DOCTYPE fontconfig SYSTEM "fonts.dtd"><
 /** Looks at a page, after which it is taken as it is. */
 const mostLooks = 12;
 
-/** Of 255 levels: less is a rasteriser's rounding, which puts points of a variable font up to a 64th of a pixel elsewhere. */
-const leastSeen = 8;
-
 /** A page is drawn to here. */
 const tallest = 6000;
 
@@ -152,7 +149,7 @@ export function differing(one: Buffer, other: Buffer): Set<number> | 'size' {
     const most = Math.max(
       ...[0, 1, 2].map((channel) => Math.abs(a.data[at + channel] - b.data[at + channel])),
     );
-    if (most > leastSeen) found.add(i);
+    if (most > 2) found.add(i);
   }
   return found;
 }

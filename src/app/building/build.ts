@@ -180,7 +180,7 @@ async function buildKit(
     progress,
   );
   const text = { faces, pages: texts };
-  const fitted = memory && fittedFor(memory, text, config);
+  const fitted = memory && rememberedFit(memory, text, config);
   const { files, manifest } = await makeKit({
     config,
     cut,
@@ -227,7 +227,7 @@ function filesBehind(
 }
 
 /** Fitting takes longer than all else: who waits for a kit gets it with what was fitted before, and the rest in a quiet moment. */
-function fittedFor(memory: BuildMemory, text: KitText, { characters }: KitConfig): FittedKit {
+function rememberedFit(memory: BuildMemory, text: KitText, { characters }: KitConfig): FittedKit {
   memory.isFitLate = memory.keepsFit && memory.fitted !== undefined;
   if (!memory.isFitLate || !memory.fitted) memory.fitted = standInsOfKit(text, characters?.languages ?? []);
   return memory.fitted;
