@@ -33,12 +33,36 @@ const isOwn = '^(src|test|test-support|tools|typefaces|bench)/';
 module.exports = {
   forbidden: [
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
+    {
+      name: 'rooms-import-one-way',
+      comment: 'what two folders need of each other goes below both',
+      severity: 'error',
+      scope: 'folder',
+      from: { path: '^src/' },
+      to: { circular: true },
+    },
     ...Object.entries(layers).map(([folder, allowed]) => ({
       name: `${folder}-imports-what-lies-below`,
       severity: 'error',
       from: { path: `^src/${folder}/`, pathNot: built },
       to: { path: isOwn, pathNot: allowed.length > 0 ? allowed : ['^src/data/'] },
     })),
+    {
+      name: 'use-cases-share-by-project',
+      comment: 'a use case may call another one, by its entry; what both need is in project',
+      severity: 'error',
+      from: { path: '^src/app/([^/]+)/' },
+      to: {
+        path: '^src/app/[^/]+/',
+        pathNot: ['^src/app/($1|project)/', '^src/app/(scanning/scan|drafting/draft-for-fonts)\\.ts$'],
+      },
+    },
+    {
+      name: 'project-knows-no-use-case',
+      severity: 'error',
+      from: { path: '^src/app/project/' },
+      to: { path: '^src/app/', pathNot: '^src/app/(project/|progress\\.ts$)' },
+    },
     {
       name: 'errors-and-findings-stand-alone',
       severity: 'error',

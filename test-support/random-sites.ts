@@ -7,7 +7,7 @@ import fc from 'fast-check';
 import yaml from 'js-yaml';
 import type { Manifest } from '#src/kit/index.js';
 import type { ScannedFace } from '#src/app/scanning/scan-result.js';
-import type { AdoptedLedger } from '#src/app/adoption/ledger.js';
+import type { AdoptedLedger } from '#src/app/project/ledger.js';
 import { openFont, writeFont } from '#src/core/containers/index.js';
 import { fontFaceText } from '#src/core/face/index.js';
 import { slug } from '#src/core/face/slug.js';

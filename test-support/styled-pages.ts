@@ -5,7 +5,7 @@ import { scenariosOf } from '#src/site/cascade/scenarios.js';
 import { ofLines } from '#src/site/css/properties/index.js';
 import { readRules } from '#src/site/css/rules.js';
 import { elementsWithin, readDocument, treesWithin, type SiteElement } from '#src/site/html/document.js';
-import { stylesheetsOf } from '#src/site/html/stylesheets.js';
+import { stylesheetsOf } from '#src/site/cascade/page-stylesheets.js';
 import { SiteStyles } from '#src/site/cascade/site-styles.js';
 
 /** The styles of a page that holds all of its own, on a usual screen, by the ids of its elements. */

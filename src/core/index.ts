@@ -32,7 +32,7 @@ export type { FeatureChoice } from './subset/features.js';
 export { parseUnicodeRanges } from './text/parse-ranges.js';
 export { CodePointSet } from './text/code-point-set.js';
 export { lettersOfLanguage, requestedLanguage, type RequestedLanguage } from './text/requested-language.js';
-export { licenceOf, type StatedLicence } from './sfnt/licence.js';
+export { licenceOf, type StatedLicence } from './face/licence.js';
 export { recogniseLicence, type RecognisedLicence } from './sfnt/open-licences.js';
 export {
   familiesOf,

@@ -3,7 +3,7 @@ import { inFile } from '../errors.js';
 import { finding, type Finding } from '../findings.js';
 import { faceStyleOf, type FaceStyle } from '../core/face/index.js';
 import type { Font } from '../core/sfnt/font.js';
-import { forbidsSubsetting, licenceOf } from '../core/sfnt/licence.js';
+import { forbidsSubsetting, licenceOf } from '../core/face/licence.js';
 import { recogniseLicence } from '../core/sfnt/open-licences.js';
 import { layoutListsOf } from '../core/layout/common/feature-list.js';
 import { subsetFont, type Subset, type SubsetOptions } from '../core/subset/index.js';

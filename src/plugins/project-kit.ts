@@ -1,7 +1,7 @@
 // The kit of a project, made again whenever what it is made from changes
 
 import { join, resolve } from 'node:path';
-import { kitAtHand, type KitAtHand } from '../app/wiring/kit-at-hand.js';
+import { kitAtHand, type KitAtHand } from '../app/project/kit-at-hand.js';
 import { headPartsOf } from '../app/wiring/pages.js';
 import { buildFrom, type BuildInputs, type BuildResult } from '../app/building/build.js';
 import { readBytes } from '../io/read.js';

@@ -1,7 +1,7 @@
 // What stylesheets of packages declare of faces that the kit has
 
 import { dirname, join } from 'node:path';
-import { supplyOf } from '../app/scanning/font-supplies.js';
+import { supplyOf } from '../app/project/font-supplies.js';
 import { pathOfAddress } from '../io/addresses.js';
 import { filesOf } from '../io/earlier-files.js';
 import { ruleFate, type Shipped } from '../kit/replacing/index.js';

@@ -4,7 +4,7 @@ import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSyn
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { openSources } from '#src/app/building/open-sources.js';
+import { openSources } from '#src/app/project/open-sources.js';
 import { mappedCharacters } from '#src/core/text/mapped-characters.js';
 import { startFontHost, type Fault, type FontHost } from '#src/rehearsal/font-host.js';
 import { openFont } from '#src/core/containers/index.js';

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { openFont } from '#src/core/containers/index.js';
 import { faceStyleOf } from '#src/core/face/index.js';
-import { linkStyle, type StyleLink } from '#src/core/sfnt/link-style.js';
+import { linkStyle, type StyleLink } from '#src/core/face/link-style.js';
 import { head, name, os2 } from '#src/core/tables/index.js';
 import { readSample } from '../../test-support/paths.js';
 

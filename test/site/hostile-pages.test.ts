@@ -4,7 +4,7 @@ import { readRules } from '#src/site/css/rules.js';
 import type { PageSheet } from '#src/site/cascade/style-rules.js';
 import type { FontFaceDescriptors } from '#src/site/css/rules.js';
 import { readDocument, treesWithin, type SiteElement } from '#src/site/html/document.js';
-import { stylesheetsOf } from '#src/site/html/stylesheets.js';
+import { stylesheetsOf } from '#src/site/cascade/page-stylesheets.js';
 import { scenariosOf } from '#src/site/cascade/scenarios.js';
 import { SiteStyles } from '#src/site/cascade/site-styles.js';
 import { pageFaces } from '#src/site/usage/page-faces.js';

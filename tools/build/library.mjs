@@ -14,7 +14,7 @@ const entries = [
   'config/index',
   'plugins/vite',
   'plugins/postcss',
-  'app/scanning/scan-thread',
+  'app/project/reading/scan-thread',
 ];
 
 /** Relative imports of a module or of its types, as paths of that kind. */

@@ -114,7 +114,7 @@ export async function bundleProgram() {
     input: {
       'dense-glyph': join(root, 'build/src/bin/start.js'),
       main: join(root, 'build/src/bin/main.js'),
-      'scan-thread': join(root, 'build/src/app/scanning/scan-thread.js'),
+      'scan-thread': join(root, 'build/src/app/project/reading/scan-thread.js'),
       'progress-thread': join(root, 'build/src/cli/progress-thread.js'),
     },
     external: (id) =>

@@ -6,8 +6,8 @@
 import { cpSync, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, relative, resolve } from 'node:path';
-import { siteParagraphs } from '#src/app/stand-ins/site-paragraphs.js';
-import { openSources } from '#src/app/building/open-sources.js';
+import { siteParagraphs } from '#src/app/project/reading/site-paragraphs.js';
+import { openSources } from '#src/app/project/open-sources.js';
 import { loadConfig } from '#src/config/load.js';
 import type { Source } from '#src/core/source/index.js';
 import { readSite } from '#src/io/site-folder.js';

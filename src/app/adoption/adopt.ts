@@ -21,7 +21,7 @@ import {
   type AdoptedStylesheet,
   type JoinedFile,
   type ReplacedFile,
-} from './ledger.js';
+} from '../project/ledger.js';
 import { Bringer, type Brought } from './bringer.js';
 import { HostedStylesheets, type HostedFace } from './hosted-stylesheets.js';
 import { findHostedFaces } from './hosted-faces.js';

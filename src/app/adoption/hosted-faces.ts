@@ -10,10 +10,10 @@ import { readRules } from '../../site/css/rules.js';
 import { baseOf } from '../../site/html/base-url.js';
 import { readDocument } from '../../site/html/document.js';
 import { decodedPage, decodedStylesheet } from '../../site/html/encoding.js';
-import { stylesheetsOf } from '../../site/html/stylesheets.js';
+import { stylesheetsOf } from '../../site/cascade/page-stylesheets.js';
 import { fetchFailure } from './fetch-failure.js';
 import type { HostedStylesheets } from './hosted-stylesheets.js';
-import { scannedSite } from '../scanning/scan-threads.js';
+import { scannedSite } from '../project/reading/scan-threads.js';
 import type { OnProgress } from '../progress.js';
 
 /**

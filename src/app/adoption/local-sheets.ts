@@ -13,7 +13,7 @@ import { faceRuleOf } from '../../site/usage/declared-faces.js';
 import type { Brought } from './bringer.js';
 import { fetchFailure } from './fetch-failure.js';
 import type { HostedSheet } from './hosted-stylesheets.js';
-import type { AdoptedAsset } from './ledger.js';
+import { stylesFolder, type AdoptedAsset } from '../project/ledger.js';
 
 /** A stylesheet of a host, with the addresses of what came home. */
 export interface LocalSheet {
@@ -30,9 +30,6 @@ export interface LocalSheets {
   assets: { asset: AdoptedAsset; bytes: Uint8Array }[];
   findings: Finding[];
 }
-
-/** Stylesheets and what they name lie here. */
-export const stylesFolder = 'styles';
 
 /** Files that stylesheets of a call may name besides fonts, and their bytes. */
 const mostAssets = 500;

@@ -1,4 +1,4 @@
-import { ruleKey, type AdoptedFace, type AdoptedLedger, type ReplacedFile } from './ledger.js';
+import { ruleKey, type AdoptedFace, type AdoptedLedger, type ReplacedFile } from '../project/ledger.js';
 
 /**
  * @param earlier the ledger as it was

@@ -21,15 +21,15 @@ import { cutToPages } from '../../kit/planning/plan.js';
 import { kitTextFaces, standInsOfKit, type FittedKit, type KitText } from '../../kit/stand-ins/index.js';
 import { reachOf } from '../../kit/reach.js';
 import { version } from '../../version.js';
-import type { DraftedConfig } from '../drafting/draft-config.js';
+import type { DraftedConfig } from '../drafting/draft-for-fonts.js';
 import { Steps, type OnProgress } from '../progress.js';
-import { adoptedFolders } from '../adoption/adopted-sheets.js';
-import type { BuildMemory } from './build-memory.js';
+import { adoptedFolders } from '../project/adopted-sheets.js';
+import type { BuildMemory } from '../project/build-memory.js';
 import { withCatalogues } from './catalogue-texts.js';
-import { configSite, demandingPages, nothingFound, type ReadingOptions } from './config-site.js';
-import { keptDemand } from './kept-demand.js';
+import { configSite, demandingPages, nothingFound, type ReadingOptions } from '../project/config-site.js';
+import { keptDemand } from '../project/kept-demand.js';
 import { keptStylesheets } from './kept-stylesheets.js';
-import { openSources } from './open-sources.js';
+import { openSources } from '../project/open-sources.js';
 
 export interface BuildRequest extends ReadingOptions {
   /** What paths start from, and how they are shown. */

@@ -5,7 +5,7 @@ import type { KitConfig } from '../../config/schema.js';
 import { DenseGlyphError } from '../../errors.js';
 import type { Source } from '../../core/source/index.js';
 import { isFile, readBytes } from '../../io/read.js';
-import { kindOf } from '../drafting/uses.js';
+import { kindOf } from '../project/family-kind.js';
 
 type CharactersConfig = NonNullable<KitConfig['characters']>;
 

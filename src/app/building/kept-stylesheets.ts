@@ -14,8 +14,8 @@ import { addressEdits, addressesIn } from '../../site/edits/address-edits.js';
 import { applied, removal, type Edit } from '../../site/edits/edits.js';
 import { itemsByRule } from '../../site/edits/font-face-items.js';
 import { faceRuleOf, type FaceRule } from '../../site/usage/declared-faces.js';
-import type { AdoptedFolder } from '../adoption/adopted-sheets.js';
-import type { AdoptedStylesheet } from '../adoption/ledger.js';
+import type { AdoptedFolder } from '../project/adopted-sheets.js';
+import type { AdoptedStylesheet } from '../project/ledger.js';
 
 /** What stylesheets of hosts have besides the faces of a kit, as files of the kit. */
 export interface KeptStylesheets {

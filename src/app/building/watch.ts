@@ -1,7 +1,7 @@
 import { resolve } from 'node:path';
 import { DenseGlyphError } from '../../errors.js';
 import { watchFiles } from '../../io/watching.js';
-import { BuildMemory } from './build-memory.js';
+import { BuildMemory } from '../project/build-memory.js';
 import { buildFrom, type BuildInputs, type BuildRequest, type BuildResult } from './build.js';
 
 /** What became of a change. */

@@ -5,7 +5,8 @@ import { slug } from '../../core/face/slug.js';
 import { faceText } from '../../config/face-choice.js';
 import { isWebUrl } from '../../io/addresses.js';
 import type { FoundFace } from './found-faces.js';
-import { kindOf, type FamilyKind, type FamilyUses } from './uses.js';
+import { kindOf, type FamilyKind } from '../project/family-kind.js';
+import type { FamilyUses } from './uses.js';
 
 /** What a config is drafted from. */
 export interface DraftRequest {

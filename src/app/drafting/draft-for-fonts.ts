@@ -1,10 +1,12 @@
 import { DenseGlyphError } from '../../errors.js';
-import type { ReadingOptions } from '../building/config-site.js';
+import type { ReadingOptions } from '../project/config-site.js';
 import type { OnProgress } from '../progress.js';
 import { draftConfig, type DraftedConfig } from './draft-config.js';
 import { foundFaces } from './found-faces.js';
 import { pagesOf } from './init.js';
 import { familyUses } from './uses.js';
+
+export type { DraftedConfig };
 
 /**
  * The config of a kit that has all the fonts which are named.

@@ -7,9 +7,9 @@ import { fontPaths } from '../../io/font-files.js';
 import { sha256 } from '../../kit/digest.js';
 import { drawsTheSame } from '../../kit/planning/same-face.js';
 import { faceRuleOf, type FaceRule } from '../../site/usage/declared-faces.js';
-import { ledgerOrNone } from '../adoption/ledger.js';
-import { openSources, sourcesAt } from '../building/open-sources.js';
-import type { FoundOnSite } from '../scanning/scan-threads.js';
+import { ledgerOrNone } from '../project/ledger.js';
+import { openSources, sourcesAt } from '../project/open-sources.js';
+import type { FoundOnSite } from '../project/reading/scan-threads.js';
 
 /** A face at hand. */
 export interface FoundFace {

@@ -6,18 +6,18 @@ import { projectBrowsers } from '../../io/browsers.js';
 import { projectFonts, projectSite } from '../../io/project-fonts.js';
 import { isFolder } from '../../io/read.js';
 import { writeWhole } from '../../io/write-whole.js';
-import { adoptedFolders, adoptedSheets } from '../adoption/adopted-sheets.js';
-import type { ReadingOptions } from '../building/config-site.js';
+import { adoptedFolders, adoptedSheets } from '../project/adopted-sheets.js';
+import type { ReadingOptions } from '../project/config-site.js';
 import type { OnProgress } from '../progress.js';
-import { openSite } from '../scanning/open-site.js';
-import type { ScanResult } from '../scanning/scan-result.js';
-import { scanOpened } from '../scanning/scan.js';
-import type { FoundOnSite } from '../scanning/scan-threads.js';
+import { openSite } from '../project/reading/open-site.js';
+import { scanOpened, type ScanResult } from '../scanning/scan.js';
+import type { FoundOnSite } from '../project/reading/scan-threads.js';
 import { configText, urlGuess } from './config-text.js';
 import { draftConfig, type DraftedConfig } from './draft-config.js';
 import { foundFaces, type FoundFace } from './found-faces.js';
 import { withLocalFiles } from './local-files.js';
-import { familyUses, kindOf, useText, type FamilyUses } from './uses.js';
+import { kindOf } from '../project/family-kind.js';
+import { familyUses, useText, type FamilyUses } from './uses.js';
 
 export interface InitRequest extends ReadingOptions {
   /** Font files, archives, folders or globs; all below the folder if none is named. */

@@ -3,7 +3,7 @@ import { readBytes } from '../../io/read.js';
 import { sha256 } from '../../kit/digest.js';
 import type { FontFaceDescriptors } from '../../site/css/rules.js';
 import type { Site } from '../../site/scanning/site.js';
-import type { FoundOnSite } from '../scanning/scan-threads.js';
+import type { FoundOnSite } from '../project/reading/scan-threads.js';
 
 /**
  * Pages of a running server whose rules name files of this folder: those with the same bytes.

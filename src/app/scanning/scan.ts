@@ -16,19 +16,19 @@ import type { DrawnPlace, PageFace } from '../../site/usage/page-face.js';
 import type { FontFaceDescriptors } from '../../site/css/rules.js';
 import { kitOverridden } from '../../kit/replacing/index.js';
 import { siteFindings } from '../../site/usage/findings/index.js';
-import { adoptedFolders, adoptedSheets } from '../adoption/adopted-sheets.js';
-import { addSupplies } from './font-supplies.js';
+import { adoptedFolders, adoptedSheets } from '../project/adopted-sheets.js';
+import { addSupplies } from '../project/font-supplies.js';
 import { keptAsks, keptSetting, type KeptPage } from '../../kit/planning/kept-demand.js';
 import { demandingPage } from '../../kit/planning/plan.js';
 import { Visits } from '../../kit/planning/visits.js';
 import type { Site } from '../../site/scanning/site.js';
-import { askedOfSetting, setPagesOf, settingOf } from '../stand-ins/site-paragraphs.js';
-import { openSite, type OpenedSite, type SiteRequest } from './open-site.js';
-import { digestOf } from './page-digest.js';
+import { askedOfSetting, setPagesOf, settingOf } from '../project/reading/site-paragraphs.js';
+import { openSite, type OpenedSite, type SiteRequest } from '../project/reading/open-site.js';
+import { digestOf } from '../project/reading/page-digest.js';
 import type { OnProgress } from '../progress.js';
 import type { ScannedPage } from '../../site/scanning/page-scanner.js';
 import type { DrawingFace, ScannedFace, ScanResult } from './scan-result.js';
-import { scannedSite } from './scan-threads.js';
+import { scannedSite } from '../project/reading/scan-threads.js';
 
 export interface ScanRequest extends SiteRequest {
   /** Whether to say which elements draw a face; implied by `page`. */
@@ -114,7 +114,7 @@ async function openingOf(request: ScanRequest): Promise<{ opening: SiteRequest; 
     const found = await projectConfig(folder, file);
     if (found?.config.site && (found.config.site.root ?? found.config.site.url) !== undefined) {
       const { config, base } = found;
-      const { siteRequest } = await import('./config-request.js');
+      const { siteRequest } = await import('../project/config-request.js');
       const opening = siteRequest(config.site, resolve(base, config.site.root ?? '.'), runScripts);
       const { environment, mostPages, changed } = request;
       const home = adoptedSheets(adoptedFolders(base));

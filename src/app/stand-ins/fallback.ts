@@ -22,10 +22,10 @@ import {
   type StandInBand,
   type StandInFace,
 } from '../../kit/stand-ins/index.js';
-import { openSources } from '../building/open-sources.js';
-import { kindOf } from '../drafting/uses.js';
+import { openSources } from '../project/open-sources.js';
+import { kindOf } from '../project/family-kind.js';
 import type { OnProgress } from '../progress.js';
-import { siteParagraphs } from './site-paragraphs.js';
+import { siteParagraphs } from '../project/reading/site-paragraphs.js';
 
 export interface FallbackRequest {
   /** Font files, archives, folders or globs; those of the config if none are named. */

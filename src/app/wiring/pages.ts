@@ -16,7 +16,7 @@ import type { FoundOnSite, ScannedPage } from '../../site/scanning/page-scanner.
 import { faceRuleOf, matchedFace } from '../../site/usage/declared-faces.js';
 import type { PageFace } from '../../site/usage/page-face.js';
 import { editableText } from './edited-text.js';
-import { kitBase, type KitAtHand } from './kit-at-hand.js';
+import { kitBase, type KitAtHand } from '../project/kit-at-hand.js';
 import type { Replaced } from './replaced.js';
 
 export interface PagesRequest {

@@ -21,10 +21,10 @@ import type { FontFaceDescriptors, FontFaceSource } from '../../site/css/rules.j
 import type { PageReference } from '../../site/edits/page-edits.js';
 import type { Verdict } from '../../site/edits/stylesheet-edits.js';
 import { faceRuleOf, type FaceRule } from '../../site/usage/declared-faces.js';
-import { isOfHost, type AdoptedFolder } from '../adoption/adopted-sheets.js';
-import { addSupplies, type KnownSupplies } from '../scanning/font-supplies.js';
-import type { FoundOnSite } from '../scanning/scan-threads.js';
-import { kitBase, type KitAtHand } from './kit-at-hand.js';
+import { isOfHost, type AdoptedFolder } from '../project/adopted-sheets.js';
+import { addSupplies, type KnownSupplies } from '../project/font-supplies.js';
+import type { FoundOnSite } from '../project/reading/scan-threads.js';
+import { kitBase, type KitAtHand } from '../project/kit-at-hand.js';
 
 export interface ReplacedRequest {
   /** On the pages as they are. */

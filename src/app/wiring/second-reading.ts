@@ -21,12 +21,12 @@ import {
   type FaceRule,
   type MatchedFace,
 } from '../../site/usage/declared-faces.js';
-import { isOfHost, type AdoptedFolder } from '../adoption/adopted-sheets.js';
+import { isOfHost, type AdoptedFolder } from '../project/adopted-sheets.js';
 import type { OnProgress } from '../progress.js';
-import type { OpenedSite } from '../scanning/open-site.js';
-import { addSupplies, type KnownSupplies } from '../scanning/font-supplies.js';
-import { scannedSite, type FoundOnSite } from '../scanning/scan-threads.js';
-import type { KitAtHand } from './kit-at-hand.js';
+import type { OpenedSite } from '../project/reading/open-site.js';
+import { addSupplies, type KnownSupplies } from '../project/font-supplies.js';
+import { scannedSite, type FoundOnSite } from '../project/reading/scan-threads.js';
+import type { KitAtHand } from '../project/kit-at-hand.js';
 import { pathIn } from './pages.js';
 
 /** Opens pages with what files will hold. */

@@ -4,7 +4,7 @@ import { readBytes } from '../../io/read.js';
 import type { SiteFolder } from '../../io/site-folder.js';
 import { stylesIn, type StackNames } from '../../site/edits/stack-edits.js';
 import { StackProperties } from '../../site/edits/stack-properties.js';
-import { openSources } from '../building/open-sources.js';
+import { openSources } from '../project/open-sources.js';
 import type { FoundOnSite } from '../../site/scanning/page-scanner.js';
 import { editableText } from './edited-text.js';
 

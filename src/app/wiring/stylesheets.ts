@@ -9,7 +9,7 @@ import { stackEdits, type StackNames } from '../../site/edits/stack-edits.js';
 import { stylesheetEdits } from '../../site/edits/stylesheet-edits.js';
 import type { FoundOnSite } from '../../site/scanning/page-scanner.js';
 import { editableText } from './edited-text.js';
-import { isKitStylesheet } from './kit-at-hand.js';
+import { isKitStylesheet } from '../project/kit-at-hand.js';
 import type { Replaced } from './replaced.js';
 
 /** What stylesheets of the site become that have something that goes. */

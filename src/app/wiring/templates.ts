@@ -6,7 +6,7 @@ import { readBytes } from '../../io/read.js';
 import { headMarkup } from '../../kit/files/head.js';
 import { wiredTemplate, type WiredTemplate } from '../../site/edits/template-edits.js';
 import { editableText } from './edited-text.js';
-import type { KitAtHand } from './kit-at-hand.js';
+import type { KitAtHand } from '../project/kit-at-hand.js';
 import { hostOf, type Replaced } from './replaced.js';
 
 /** Files that pages are made from, where their heads are plain HTML; the others are told. @param paths absolute */

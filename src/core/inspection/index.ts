@@ -6,7 +6,7 @@ import type { FontFormat } from '../containers/formats.js';
 import { faceStyleOf, type FaceStyle } from '../face/style.js';
 import { layoutListsOf } from '../layout/common/feature-list.js';
 import type { Font } from '../sfnt/font.js';
-import { licenceOf, type StatedLicence } from '../sfnt/licence.js';
+import { licenceOf, type StatedLicence } from '../face/licence.js';
 import { recogniseLicence, type RecognisedLicence } from '../sfnt/open-licences.js';
 import * as cmap from '../tables/cmap.js';
 import * as fvar from '../tables/fvar.js';

@@ -4,7 +4,7 @@ import type { DrawingDescriptors } from '../face/descriptors.js';
 import { rangeText, type FontDisplay } from '../face/font-face.js';
 import { faceStyleOf, type FaceStyle, type Range, type Slope } from '../face/style.js';
 import type { CodePointSet } from '../text/code-point-set.js';
-import { licenceOf, type StatedLicence } from '../sfnt/licence.js';
+import { licenceOf, type StatedLicence } from '../face/licence.js';
 import type { NamedFile } from './named-file.js';
 import { openFile, type OpenedFace } from './opened-face.js';
 

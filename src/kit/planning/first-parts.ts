@@ -2,7 +2,7 @@
 
 import { writeFont } from '../../core/containers/index.js';
 import { slug } from '../../core/face/slug.js';
-import { forbidsSubsetting } from '../../core/sfnt/licence.js';
+import { forbidsSubsetting } from '../../core/face/licence.js';
 import { subsetFont } from '../../core/subset/index.js';
 import { CodePointSet } from '../../core/text/code-point-set.js';
 import { sha256 } from '../digest.js';

@@ -1,6 +1,6 @@
 import type { Range } from '../../core/face/index.js';
 import { faceLabel, rangeText } from '../../core/face/index.js';
-import { forbidsSubsetting } from '../../core/sfnt/licence.js';
+import { forbidsSubsetting } from '../../core/face/licence.js';
 import { hasWeightAxis, withSteps } from '../../core/variations/stepped-weights.js';
 import { inFile } from '../../errors.js';
 import { atOnce } from '../at-once.js';

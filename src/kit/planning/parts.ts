@@ -1,8 +1,8 @@
 import { writeFont, type FontFormat } from '../../core/containers/index.js';
 import { toTrueType } from '../../core/outlines/index.js';
-import { linkStyle } from '../../core/sfnt/link-style.js';
+import { linkStyle } from '../../core/face/link-style.js';
 import { fontOf, type Font } from '../../core/sfnt/font.js';
-import { forbidsSubsetting } from '../../core/sfnt/licence.js';
+import { forbidsSubsetting } from '../../core/face/licence.js';
 import { subsetFont } from '../../core/subset/index.js';
 import { charactersByScript } from '../../core/text/scripts.js';
 import { setApart, type GlyphsOfPart } from '../../core/layout/set-apart.js';

@@ -1,8 +1,8 @@
 // Stand-ins of all faces of a kit
 
 import { faceKey } from '../../core/face/index.js';
+import type { Source } from '../../core/source/index.js';
 import { sampleSentences } from '../../data/sample-sentences.js';
-import type { ChosenFace, ChosenFamily } from '../planning/chosen.js';
 import { pageMoves, type PageMoves } from './moves.js';
 import type { PageParagraphs, SampleRun } from './sample.js';
 import {
@@ -20,17 +20,24 @@ export interface KitTextFace extends StandInFace {
   key: string;
 }
 
+/** A face as it was chosen, before its stack is known of. */
+interface SourceFace extends Omit<StandInFace, 'font' | 'stack'> {
+  source: Pick<Source, 'path' | 'font'>;
+}
+
 /** The text that a kit draws. */
 export interface KitText {
   faces: readonly KitTextFace[];
   pages: readonly PageParagraphs<KitTextFace>[];
 }
 
-export const keyOf = (face: Pick<ChosenFace, 'family' | 'weight' | 'style' | 'stretch' | 'source'>): string =>
+export const keyOf = (face: Pick<SourceFace, 'family' | 'weight' | 'style' | 'stretch' | 'source'>): string =>
   `${faceKey(face)}|${face.family}|${face.source.path}`;
 
 /** The faces of a kit, to find the paragraphs that are set in them. */
-export const kitTextFaces = (families: readonly ChosenFamily[]): KitTextFace[] =>
+export const kitTextFaces = (
+  families: readonly { stack: readonly string[]; faces: readonly SourceFace[] }[],
+): KitTextFace[] =>
   families.flatMap(({ stack, faces }) =>
     faces.map((face) => {
       const { family, weight, style, stretch, descriptors, source } = face;

@@ -6,7 +6,7 @@ import { DenseGlyphError } from '../../errors.js';
 import { baseOf } from '../html/base-url.js';
 import { elementsWithin, ownText, readDocument, treesWithin, type SiteElement } from '../html/document.js';
 import { asUnnamedEncoding, decodedPage } from '../html/encoding.js';
-import { stylesheetsOf, type StylesheetSource } from '../html/stylesheets.js';
+import { stylesheetsOf, type StylesheetSource } from '../cascade/page-stylesheets.js';
 import { hostedReferences, type HostedReference } from '../usage/hosted-references.js';
 import { SiteStyles } from '../cascade/site-styles.js';
 import { everyScreen, type LineFace, type PageFace } from '../usage/page-face.js';

@@ -5,7 +5,7 @@ import { ofFaces, type PropertySet } from '../css/properties/index.js';
 import { readRules, type FontFaceDescriptors, type StyleRules } from '../css/rules.js';
 import { behindBase } from '../html/base-url.js';
 import { decodedStylesheet } from '../html/encoding.js';
-import type { LinkedSheet, StylesheetSource } from '../html/stylesheets.js';
+import type { LinkedSheet, StylesheetSource } from '../cascade/page-stylesheets.js';
 import type { Preload } from '../usage/preloads.js';
 import type { HostedReference } from '../usage/hosted-references.js';
 import { newProblems, newReferences, newStylesheets, type SiteProblem } from '../usage/found-on-pages.js';

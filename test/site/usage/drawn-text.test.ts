@@ -6,7 +6,7 @@ import { SiteStyles } from '#src/site/cascade/site-styles.js';
 import { featuresByProperty } from '#src/site/css/properties/index.js';
 import { readRules } from '#src/site/css/rules.js';
 import { elementsWithin, readDocument } from '#src/site/html/document.js';
-import { stylesheetsOf } from '#src/site/html/stylesheets.js';
+import { stylesheetsOf } from '#src/site/cascade/page-stylesheets.js';
 import { drawnText, type DrawnPiece } from '#src/site/usage/drawn-text.js';
 
 /** Pieces of text of a page in their order, as on a usual screen without states. */

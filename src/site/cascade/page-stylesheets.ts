@@ -1,8 +1,8 @@
 // HTML, sections 4.2.4 and 4.2.6; CSSOM 1: the stylesheets of a page, in their order
 
-import type { PageSheet } from '../cascade/style-rules.js';
+import type { PageSheet } from './style-rules.js';
 import type { Condition, FontFaceDescriptors, StyleRules } from '../css/rules.js';
-import { elementsWithin, ownText, type SiteElement } from './document.js';
+import { elementsWithin, ownText, type SiteElement } from '../html/document.js';
 
 export interface LinkedSheet {
   file: string;

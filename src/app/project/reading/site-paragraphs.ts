@@ -1,10 +1,10 @@
-import { paragraphsOf, type PageParagraphs, type StandInFace } from '../../kit/stand-ins/index.js';
-import type { PageSetting } from '../../kit/planning/kept-demand.js';
-import type { Visits } from '../../kit/planning/visits.js';
-import type { ScannedPage } from '../../site/scanning/page-scanner.js';
-import type { Site, SitePage } from '../../site/scanning/site.js';
-import { scannedSite, type ToldOfPages } from '../scanning/scan-threads.js';
-import type { OnProgress } from '../progress.js';
+import { paragraphsOf, type PageParagraphs, type StandInFace } from '../../../kit/stand-ins/index.js';
+import type { PageSetting } from '../../../kit/planning/kept-demand.js';
+import type { Visits } from '../../../kit/planning/visits.js';
+import type { ScannedPage } from '../../../site/scanning/page-scanner.js';
+import type { Site, SitePage } from '../../../site/scanning/site.js';
+import { scannedSite, type ToldOfPages } from './scan-threads.js';
+import type { OnProgress } from '../../progress.js';
 
 /** A telephone, a tablet and a desk. */
 const usualWidths: readonly number[] = [390, 768, 1280];

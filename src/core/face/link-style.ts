@@ -1,10 +1,10 @@
 // OpenType: name, IDs 1, 2, 4, 16, 17, 21 and 22; OS/2, usWeightClass and fsSelection; head, macStyle
 
-import type { Slope } from '../face/style.js';
+import type { Slope } from './style.js';
 import * as head from '../tables/head.js';
 import * as name from '../tables/name.js';
 import * as os2 from '../tables/os2.js';
-import { fontOf, type Font } from './font.js';
+import { fontOf, type Font } from '../sfnt/font.js';
 
 /** What the rule that serves a font says of it. */
 export interface StyleLink {

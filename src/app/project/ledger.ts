@@ -7,6 +7,9 @@ import type { Validators } from '../../io/http/index.js';
 import type { FontFaceDescriptors } from '../../site/css/rules.js';
 import { faceRuleOf } from '../../site/usage/declared-faces.js';
 
+/** Stylesheets of hosts and what they name lie here, in the folder of the adopted faces. */
+export const stylesFolder = 'styles';
+
 /** What a rule declares, with its descriptors as they are written. */
 export interface AdoptedRule {
   family: string;

@@ -1,7 +1,7 @@
 import { join } from 'node:path';
 import type { SiteConfig } from '../../config/schema.js';
 import { isFile } from '../../io/read.js';
-import type { SiteRequest } from './open-site.js';
+import type { SiteRequest } from './reading/open-site.js';
 
 /** What a config says of its site, as a request to open it. @param root its folder, absolute */
 export function siteRequest(site: Partial<SiteConfig> = {}, root: string, runScripts = false): SiteRequest {

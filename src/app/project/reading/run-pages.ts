@@ -1,13 +1,13 @@
 import { relative } from 'node:path';
-import { script as early } from '../../browser/built/early.js';
-import { script as snapshot } from '../../browser/built/snapshot.js';
-import type { HeadlessBrowser } from '../../io/browsers/chromium.js';
-import type { SiteFolder } from '../../io/site-folder.js';
-import { readDocument } from '../../site/html/document.js';
-import { pageLinks } from '../../site/html/links.js';
-import type { SitePage } from '../../site/scanning/site.js';
-import type { OnPages, SiteProblem } from '../../site/usage/found-on-pages.js';
-import type { OnProgress } from '../progress.js';
+import { script as early } from '../../../browser/built/early.js';
+import { script as snapshot } from '../../../browser/built/snapshot.js';
+import type { HeadlessBrowser } from '../../../io/browsers/chromium.js';
+import type { SiteFolder } from '../../../io/site-folder.js';
+import { readDocument } from '../../../site/html/document.js';
+import { pageLinks } from '../../../site/html/links.js';
+import type { SitePage } from '../../../site/scanning/site.js';
+import type { OnPages, SiteProblem } from '../../../site/usage/found-on-pages.js';
+import type { OnProgress } from '../../progress.js';
 import type { PageReader } from './page-reader.js';
 import { hasSteps, stateName, type SiteState } from './states.js';
 

@@ -5,7 +5,7 @@ import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { DenseGlyphError, inFile } from '../../errors.js';
 import { fontPaths, licenceTextsFor, readFontFiles } from '../../io/font-files.js';
 import { shownPath } from '../../io/read.js';
-import { declarationOf, ledgerOrNone, type AdoptedFace, type AdoptedLedger } from '../adoption/ledger.js';
+import { declarationOf, ledgerOrNone, type AdoptedFace, type AdoptedLedger } from './ledger.js';
 
 /** Called with what can't be opened, which is passed over then. */
 export type OnTrouble = (trouble: DenseGlyphError) => void;

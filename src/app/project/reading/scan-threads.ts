@@ -1,9 +1,9 @@
-import { Steps, type OnProgress } from '../progress.js';
-import type { Site } from '../../site/scanning/site.js';
-import type { SiteFolder } from '../../io/site-folder.js';
-import { processorsFor } from '../../io/processors.js';
-import { newProblems, newReferences, newStylesheets } from '../../site/usage/found-on-pages.js';
-import { PageScanner, type FoundOnSite, type ScanOptions } from '../../site/scanning/page-scanner.js';
+import { Steps, type OnProgress } from '../../progress.js';
+import type { Site } from '../../../site/scanning/site.js';
+import type { SiteFolder } from '../../../io/site-folder.js';
+import { processorsFor } from '../../../io/processors.js';
+import { newProblems, newReferences, newStylesheets } from '../../../site/usage/found-on-pages.js';
+import { PageScanner, type FoundOnSite, type ScanOptions } from '../../../site/scanning/page-scanner.js';
 
 export type { FoundOnSite };
 
@@ -54,7 +54,7 @@ async function byThreads(
   count: number,
   steps: Steps,
 ): Promise<FoundOnSite> {
-  const { Threads } = await import('../../io/threads.js');
+  const { Threads } = await import('../../../io/threads.js');
   const threads = new Threads<ScanTask, FoundOnSite>('scan-thread', count);
   const problems = newProblems();
   const hosted = newReferences();

@@ -1,7 +1,7 @@
 /** The thread that scans pages for `scan-threads`. */
-import { openFolder } from '../../io/site-folder.js';
-import { answerTasks } from '../../io/threads.js';
-import { PageScanner, type FoundOnSite } from '../../site/scanning/page-scanner.js';
+import { openFolder } from '../../../io/site-folder.js';
+import { answerTasks } from '../../../io/threads.js';
+import { PageScanner, type FoundOnSite } from '../../../site/scanning/page-scanner.js';
 import type { ScanTask } from './scan-threads.js';
 
 const scanners = new Map<string, PageScanner>();

@@ -1,13 +1,13 @@
 import { relative } from 'node:path';
-import { DenseGlyphError } from '../../errors.js';
-import type { HeadlessBrowser } from '../../io/browsers/chromium.js';
-import type { Environment } from '../../io/browsers/environment.js';
-import type { Site } from '../../site/scanning/site.js';
-import { isWebUrl } from '../../io/addresses.js';
-import { readSite, type SiteFolder } from '../../io/site-folder.js';
-import type { OnPages, SiteProblem } from '../../site/usage/found-on-pages.js';
-import type { AdoptedSheets } from '../adoption/adopted-sheets.js';
-import type { OnProgress } from '../progress.js';
+import { DenseGlyphError } from '../../../errors.js';
+import type { HeadlessBrowser } from '../../../io/browsers/chromium.js';
+import type { Environment } from '../../../io/browsers/environment.js';
+import type { Site } from '../../../site/scanning/site.js';
+import { isWebUrl } from '../../../io/addresses.js';
+import { readSite, type SiteFolder } from '../../../io/site-folder.js';
+import type { OnPages, SiteProblem } from '../../../site/usage/found-on-pages.js';
+import type { AdoptedSheets } from '../adopted-sheets.js';
+import type { OnProgress } from '../../progress.js';
 import type { SiteState } from './states.js';
 
 export interface OpenedSite {
@@ -100,7 +100,7 @@ export async function openSite(request: SiteRequest, progress?: OnProgress): Pro
 }
 
 const startBrowser = async (environment: Environment = {}): Promise<HeadlessBrowser> =>
-  (await import('../../io/browsers/chromium.js')).HeadlessBrowser.start(environment);
+  (await import('../../../io/browsers/chromium.js')).HeadlessBrowser.start(environment);
 
 async function withScripts(
   site: SiteFolder,
@@ -113,7 +113,7 @@ async function withScripts(
     throw new DenseGlyphError('call-invalid', 'it lies outside of the root', { file: outside.page }, advice);
   }
   const [{ serveFolder }, { readByBrowser }] = await Promise.all([
-    import('../../io/static-server.js'),
+    import('../../../io/static-server.js'),
     import('./run-pages.js'),
   ]);
   const served = await serveFolder(site.root, 0, changed, true);

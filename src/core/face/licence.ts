@@ -1,7 +1,7 @@
 // OpenType: OS/2, fsType; name, IDs 0, 7, 13 and 14
 
 import { name, os2 } from '../tables/index.js';
-import type { Font } from './font.js';
+import type { Font } from '../sfnt/font.js';
 
 /** What a font file itself says about its use. */
 export interface StatedLicence {

@@ -1,13 +1,13 @@
-import { DenseGlyphError } from '../../errors.js';
-import { version } from '../../version.js';
-import { HttpClient, networkReason, statusReason, type Fetched } from '../../io/http/index.js';
-import type { Site, SitePage } from '../../site/scanning/site.js';
-import { baseOf } from '../../site/html/base-url.js';
-import { readDocument } from '../../site/html/document.js';
-import { decodedPage } from '../../site/html/encoding.js';
-import { pageLinks } from '../../site/html/links.js';
-import type { OnPages, SiteProblem } from '../../site/usage/found-on-pages.js';
-import type { OnProgress } from '../progress.js';
+import { DenseGlyphError } from '../../../errors.js';
+import { version } from '../../../version.js';
+import { HttpClient, networkReason, statusReason, type Fetched } from '../../../io/http/index.js';
+import type { Site, SitePage } from '../../../site/scanning/site.js';
+import { baseOf } from '../../../site/html/base-url.js';
+import { readDocument } from '../../../site/html/document.js';
+import { decodedPage } from '../../../site/html/encoding.js';
+import { pageLinks } from '../../../site/html/links.js';
+import type { OnPages, SiteProblem } from '../../../site/usage/found-on-pages.js';
+import type { OnProgress } from '../../progress.js';
 import type { PageReader } from './page-reader.js';
 import { hasSteps, stateName, type SiteState } from './states.js';
 

@@ -4,7 +4,7 @@ import { DenseGlyphError } from '../../errors.js';
 import { finding, type Finding } from '../../findings.js';
 import { isBelow, isFile, readBytes } from '../../io/read.js';
 import type { KeptPage } from '../../kit/planning/kept-demand.js';
-import { digestOf } from '../scanning/page-digest.js';
+import { digestOf } from './reading/page-digest.js';
 
 /** What pages asked for when they were read. */
 export interface KeptDemand {

@@ -1,4 +1,4 @@
-import type { PageSteps } from '../../io/browsers/page-steps.js';
+import type { PageSteps } from '../../../io/browsers/page-steps.js';
 
 /** What happens on a page before it is read. */
 export interface SiteState extends PageSteps {

@@ -2,8 +2,7 @@ import { dirname, join } from 'node:path';
 import { plainAddress } from '../../io/addresses.js';
 import { ledgersBelow } from '../../io/project-fonts.js';
 import { isBelow } from '../../io/read.js';
-import { ledgerOrNone, type AdoptedLedger } from './ledger.js';
-import { stylesFolder } from './local-sheets.js';
+import { ledgerOrNone, stylesFolder, type AdoptedLedger } from './ledger.js';
 
 /** A folder that faces were adopted to. */
 export interface AdoptedFolder {

@@ -1,4 +1,4 @@
-import type { PageSteps } from '../../io/browsers/page-steps.js';
+import type { PageSteps } from '../../../io/browsers/page-steps.js';
 
 /** What gives the text of a page: the network, or a browser that ran its scripts. */
 export type PageReader = (url: string, steps?: PageSteps) => Promise<ReadPage | { reason: string }>;
