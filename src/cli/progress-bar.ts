@@ -2,7 +2,7 @@ import type { SingleBar } from 'cli-progress';
 import type { Progress } from '../app/progress.js';
 import { safeLine } from './safe-text.js';
 import type { Terminal } from './terminal.js';
-import { sizeText } from './views/words.js';
+import { sizeText } from '../core/text/amounts.js';
 
 /** Milliseconds of work that nobody needs to be told of. */
 const patience = 500;

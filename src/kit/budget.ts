@@ -1,3 +1,4 @@
+import { kilobytes } from '../core/text/amounts.js';
 import { finding, type Finding } from '../findings.js';
 import type { Manifest } from './files/manifest.js';
 
@@ -7,8 +8,6 @@ export interface Budget {
   face?: number | undefined;
   preloads?: number | undefined;
 }
-
-const kilobytes = (bytes: number) => `${(bytes / 1000).toFixed(1)} kB`;
 
 /** Where a kit is over its budget, each with what would bring it down. */
 export function overBudget(manifest: Manifest, { page, face, preloads }: Budget): Finding[] {

@@ -2,26 +2,16 @@
 
 import { sha256 } from '../kit/digest.js';
 import type { Bundle } from './bundler.js';
+import type { Delivery } from './delivery.js';
 import type { ProjectKit } from './project-kit.js';
 import { withoutReplaced } from './replaced-rules.js';
 import { StandInStacks } from './stacks.js';
-
-/** Where files of a kit are that the bundler has named itself. */
-export function bundledFiles(bundle: Bundle, kit: ProjectKit): (file: string) => string | undefined {
-  const byDigest = new Map(
-    Object.values(bundle).flatMap(({ source, fileName }) =>
-      source instanceof Uint8Array ? [[sha256(source), fileName] as const] : [],
-    ),
-  );
-  const { files } = kit.result!.manifest;
-  return (file) => byDigest.get(files[file].sha256);
-}
 
 /** Takes out of made stylesheets what came into them by imports, and files that nothing names any more; stacks get their stand-ins. */
 export function stripBundle(
   bundle: Bundle,
   kit: ProjectKit,
-  url: string | undefined,
+  delivery: Delivery,
   tell: (text: string) => void,
 ): void {
   const nameOf = (address: string) => address.replace(/[?#].*/s, '').replace(/^.*\//, '');
@@ -32,8 +22,7 @@ export function stripBundle(
       source instanceof Uint8Array && digests.has(sha256(source)) ? [nameOf(fileName)] : [],
     ),
   );
-  const isOwn = (urls: readonly string[]) =>
-    urls.some((one) => own.has(nameOf(one)) || (url !== undefined && one.startsWith(url)));
+  const isOwn = (urls: readonly string[]) => urls.some((one) => own.has(nameOf(one)) || delivery.isOwn(one));
   const assets = new Map(
     Object.values(bundle).flatMap(({ source, fileName }) =>
       source instanceof Uint8Array ? [[nameOf(fileName), source] as const] : [],

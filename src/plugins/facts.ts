@@ -1,25 +1,22 @@
-import { join } from 'node:path';
+import type { Delivery } from './delivery.js';
 import type { ProjectKit } from './project-kit.js';
 
 /** The kit for scripts: its faces with their URLs, the values of `font-family`, what pages preload. */
-export function factsText(kit: ProjectKit, url: string | undefined): string {
+export function factsText(kit: ProjectKit, delivery: Delivery): string {
   const { manifest } = kit.result!;
   const parts = manifest.families.flatMap((family) =>
     family.faces.flatMap((face) =>
       face.parts.slice(0, 1).map((part) => ({ ...face, file: part.file, family })),
     ),
   );
-  const imports =
-    url === undefined
-      ? parts.map(({ file }, i) => `import url${i} from ${JSON.stringify(`${join(kit.folder, file)}?url`)};`)
-      : parts.map(({ file }, i) => `const url${i} = ${JSON.stringify(url + file)};`);
+  const addresses = parts.map(({ file }, i) => delivery.address(file, `url${i}`));
   const faces = parts.map(
     ({ family, weight, style, preload }, i) =>
-      `  { family: ${JSON.stringify(family.family)}, role: ${JSON.stringify(family.role)}, weight: ${JSON.stringify(weight)}, style: ${JSON.stringify(style)}, preload: ${preload}, url: url${i} },`,
+      `  { family: ${JSON.stringify(family.family)}, role: ${JSON.stringify(family.role)}, weight: ${JSON.stringify(weight)}, style: ${JSON.stringify(style)}, preload: ${preload}, url: ${addresses[i].expression} },`,
   );
   const stacks = Object.fromEntries(manifest.families.map(({ role, stack }) => [role, stack]));
   return [
-    ...imports,
+    ...addresses.flatMap(({ imported }) => imported ?? []),
     'export const faces = [',
     ...faces,
     '];',

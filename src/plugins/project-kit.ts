@@ -1,5 +1,6 @@
 // The kit of a project, made again whenever what it is made from changes
 
+import { kilobytes } from '../core/text/amounts.js';
 import { join, resolve } from 'node:path';
 import { kitAtHand, type KitAtHand } from '../app/project/kit-at-hand.js';
 import { headPartsOf } from '../app/wiring/pages.js';
@@ -85,7 +86,7 @@ export class ProjectKit {
     const faces = manifest.families.flatMap((family) => family.faces);
     const parts = faces.flatMap((face) => face.parts.filter(({ slice }) => slice !== 'rest').slice(0, 1));
     const bytes = parts.reduce((sum, part) => sum + part.bytes, 0);
-    const size = `${faces.length} ${faces.length === 1 ? 'face' : 'faces'}, ${(bytes / 1000).toFixed(1)} kB`;
+    const size = `${faces.length} ${faces.length === 1 ? 'face' : 'faces'}, ${kilobytes(bytes)}`;
     const { pages, otherPages } = manifest;
     const count = pages.length + otherPages.length;
     const stale = findings.find(({ code }) => code === 'demand-stale');

@@ -5,7 +5,7 @@ import { ProjectKit } from './project-kit.js';
 /** The kit of a project that a bundler builds. */
 export interface Project {
   kit: ProjectKit;
-  /** What browsers ask for, with a slash at the end; undefined where the bundler names the files. */
+  /** What browsers ask for, with a slash at the end; undefined where it is relative to its stylesheet. */
   url: string | undefined;
 }
 

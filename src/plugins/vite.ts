@@ -3,15 +3,16 @@
  *
  * @module
  */
-import { extname, join, posix, relative, resolve } from 'node:path';
-import escapeHtml from 'escape-html';
+import { extname, join, relative, resolve } from 'node:path';
 import { slug } from '../core/face/slug.js';
 import { insertIntoHead } from '../site/edits/head-insertion.js';
-import { bundledFiles, stripBundle } from './bundle.js';
+import { stripBundle } from './bundle.js';
 import type { Bundle, DevServer, HtmlContext, PluginContext, ResolvedConfig, UserConfig } from './bundler.js';
+import { deliveryOf, webPath, type Delivery } from './delivery.js';
 import { followChanges, serveKit } from './dev-server.js';
 import { factsText } from './facts.js';
-import { openProject, toldError, type Project } from './project.js';
+import { openProject, toldError } from './project.js';
+import type { ProjectKit } from './project-kit.js';
 import { filesBeside, withoutReplaced } from './replaced-rules.js';
 import { StandInStacks } from './stacks.js';
 
@@ -40,7 +41,7 @@ export interface DenseGlyphPlugin {
  * @example export default { plugins: [denseGlyph()] };
  */
 export default function denseGlyph({ config, head = true }: DenseGlyphOptions = {}): DenseGlyphPlugin[] {
-  let project: Project | undefined;
+  let project: { kit: ProjectKit; delivery: Delivery } | undefined;
   let isImported = false;
   let isVite = false;
   const told = new Set<string>();
@@ -56,15 +57,13 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
     if (!told.has(text)) resolved.logger.info(`dense-glyph  ${text}`);
     told.add(text);
   };
-  const opened = async (): Promise<Project> => {
+  const opened = async () => {
+    if (project) return project;
     try {
       const { root, base } = resolved;
-      return (project ??= await openProject(
-        root,
-        config,
-        (url) => withBase(url, base),
-        (url) => ownFolder(root, url),
-      ));
+      const urlOf = (url: string) => withBase(url, base);
+      const { kit, url } = await openProject(root, config, urlOf, (found) => ownFolder(root, found));
+      return (project = { kit, delivery: deliveryOf(kit, url, { root, base }) });
     } catch (cause) {
       throw toldError(cause);
     }
@@ -92,7 +91,7 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
     },
     async buildStart(this: PluginContext) {
       if (!isVite) resolved.logger = { info: (text) => this.info(text), warn: (text) => this.warn(text) };
-      const { kit, url } = await opened();
+      const { kit, delivery } = await opened();
       isImported = false;
       try {
         await kit.make();
@@ -101,8 +100,7 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
       }
       for (const file of kit.inputs?.files ?? []) this.addWatchFile(file);
       tellOnce(kit.sentence);
-      if (url === undefined && kit.result?.manifest.loader)
-        tellOnce('faces of groups come one by one: with an output.url in the config they arrive together');
+      delivery.notes().forEach(tellOnce);
     },
     async resolveId(id: string) {
       if (id === names.facts) return factsModule;
@@ -114,9 +112,9 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
     },
     async load(id: string) {
       if (id !== factsModule) return null;
-      const { kit, url } = await opened();
+      const { kit, delivery } = await opened();
       await kit.ready();
-      return factsText(kit, url);
+      return factsText(kit, delivery);
     },
     async transform(code: string, id: string) {
       const file = id.replace(/[?#].*/s, '');
@@ -131,27 +129,20 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
       return { code: stripped.css, map: null };
     },
     async generateBundle(this: PluginContext, _: unknown, bundle: Bundle) {
-      const { kit, url } = await opened();
+      const { kit, delivery } = await opened();
       await kit.ready();
-      stripBundle(bundle, kit, url, tellOnce);
-      if (isElsewhere(url ?? '') || resolved.build?.ssr) return;
-      const path = url ?? '/type/';
-      const prefix = path.startsWith(resolved.base)
-        ? path.slice(resolved.base.length)
-        : path.replace(/^\//, '');
-      for (const [name, source] of kit.published()) {
-        // What the bundler names itself is there already.
-        if (url === undefined && !/^licences\/|^ledger\.json$/.test(name)) continue;
-        this.emitFile({ type: 'asset', fileName: `${prefix}${name}`, source });
-      }
+      stripBundle(bundle, kit, delivery, tellOnce);
+      if (resolved.build?.ssr) return;
+      for (const [fileName, source] of delivery.besides()) this.emitFile({ type: 'asset', fileName, source });
     },
     async configureServer(server: DevServer) {
-      const { kit, url } = await opened();
+      const { kit, delivery } = await opened();
       const isMade = followChanges(server, kit, {
         made: () => tellOnce(kit.sentence),
         failed: (cause) => resolved.logger.warn(`dense-glyph  ${toldError(cause).message}`),
       });
-      if (url !== undefined && !isElsewhere(url)) serveKit(server, kit, url, resolved.base, isMade);
+      const { servedAt } = delivery;
+      if (servedAt !== undefined) serveKit(server, kit, servedAt, resolved.base, isMade);
     },
   };
 
@@ -160,13 +151,10 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
       ...main,
       transformIndexHtml: {
         order: 'pre',
-        // The bundler takes the stylesheet from here, before those of the application.
         handler: async (html: string) => {
-          const { kit, url } = await opened();
+          const { kit, delivery } = await opened();
           await kit.ready();
-          if (!head || isImported || url !== undefined) return html;
-          const path = webPath(relative(resolved.root, join(kit.folder, 'kit.css')));
-          return insertIntoHead(html, `<link rel="stylesheet" href="/${path}">\n`);
+          return head && !isImported ? withHead(html, delivery.headBefore()) : html;
         },
       },
     },
@@ -191,20 +179,9 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
       transformIndexHtml: {
         order: 'post',
         handler: async (html: string, { path, bundle }: HtmlContext) => {
-          const { kit, url } = await opened();
+          const { kit, delivery } = await opened();
           await kit.ready();
-          if (!head) return html;
-          if (url !== undefined) return insertIntoHead(html, kit.head(path));
-          const nameOf = bundle
-            ? bundledFiles(bundle as Bundle, kit)
-            : (file: string) => webPath(relative(resolved.root, join(kit.folder, file)));
-          const hints = kit.preloads(path).flatMap((file) => {
-            const name = nameOf(file);
-            if (name === undefined) return [];
-            const href = escapeHtml(encodeURI(addressFrom(path, name, resolved.base)));
-            return `<link rel="preload" href="${href}" as="font" type="font/woff2" crossorigin>\n`;
-          });
-          return hints.length === 0 ? html : insertIntoHead(html, hints.join(''));
+          return head ? withHead(html, delivery.headAfter(path, bundle as Bundle | undefined)) : html;
         },
       },
     },
@@ -215,13 +192,8 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
 const ownFolder = (root: string, url: string | undefined): string =>
   join(root, 'node_modules/.dense-glyph', url === undefined ? 'bundled' : slug(url) || 'root');
 
-const webPath = (path: string): string => path.replaceAll('\\', '/');
-
-/** What a page asks for a file: from the base, or from itself where the base is relative. */
-const addressFrom = (page: string, name: string, base: string): string =>
-  /^\.?\/?$/.test(base) && base !== '/'
-    ? posix.relative(posix.dirname(`/${page.replace(/^\//, '')}`), `/${name}`)
-    : `${base}${name}`;
+const withHead = (html: string, markup: string): string =>
+  markup === '' ? html : insertIntoHead(html, markup);
 
 const isElsewhere = (url: string): boolean => /^(?:https?:)?\/\//i.test(url);
 

@@ -8,7 +8,13 @@ import { filesOf } from '../../io/earlier-files.js';
 import { readBytes } from '../../io/read.js';
 import type { Fetched, HttpClient, Validators } from '../../io/http/index.js';
 import { sha256 } from '../../kit/digest.js';
-import { adoptedRule, ruleKey, withoutGaps, type AdoptedFile, type AdoptedLedger } from '../project/ledger.js';
+import {
+  adoptedRule,
+  ruleKey,
+  withoutGaps,
+  type AdoptedFile,
+  type AdoptedLedger,
+} from '../project/ledger.js';
 import { adoptedName } from './names.js';
 import { fetchFailure } from './fetch-failure.js';
 import type { HostedFace } from './hosted-stylesheets.js';

@@ -12,7 +12,13 @@ import { sha256 } from '../../kit/digest.js';
 import { faceRuleOf } from '../../site/usage/declared-faces.js';
 import type { FontFaceDescriptors } from '../../site/css/rules.js';
 import { adoptedName } from './names.js';
-import { adoptedRule, ruleKey, type AdoptedLedger, type AdoptedRule, type JoinedFile } from '../project/ledger.js';
+import {
+  adoptedRule,
+  ruleKey,
+  type AdoptedLedger,
+  type AdoptedRule,
+  type JoinedFile,
+} from '../project/ledger.js';
 import { Steps, type OnProgress } from '../progress.js';
 import { spannedFace } from './spanned-face.js';
 

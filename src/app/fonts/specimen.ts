@@ -1,3 +1,4 @@
+import { kilobytes } from '../../core/text/amounts.js';
 import escapeHtml from 'escape-html';
 import { outlinesOf } from '../../core/outlines/index.js';
 import { rangeText } from '../../core/face/index.js';
@@ -11,8 +12,6 @@ import { script as pageScript, style as pageStyle } from '../../browser/built/sp
 
 /** Pixels, from small print to a headline. */
 const sizes = [12, 14, 16, 18, 21, 24, 32, 40, 48, 60, 72];
-
-const kilobytes = (bytes: number) => (bytes < 1000 ? `${bytes} B` : `${(bytes / 1000).toFixed(1)} kB`);
 
 /**
  * A page that shows fonts from all sides: facts, text at sizes, axes, features, glyphs. It holds the fonts itself, so

@@ -1,4 +1,5 @@
 import { join } from 'node:path';
+import { array, number, object, string, type ObjectShape } from 'yup';
 import { drawingDescriptors, type DrawingDescriptors } from '../../core/face/index.js';
 import type { Declaration } from '../../core/source/index.js';
 import { DenseGlyphError } from '../../errors.js';
@@ -115,63 +116,64 @@ export function ledgerOrNone(folder: string): AdoptedLedger | undefined {
   return bytes && ledgerIn(bytes);
 }
 
+const text = () => string().required();
+const texts = () => array().of(text()).required();
+
+const isInFolder = (file: string): boolean =>
+  !/^[\\/]|^[a-z]:|\0/i.test(file) && !file.split(/[\\/]/).includes('..');
+
+/** A ledger may come from somebody else: a file of it is one of its folder. */
+const fileInFolder = () => text().test((file?: string) => file === undefined || isInFolder(file));
+
+const face = {
+  file: fileInFolder(),
+  rules: array()
+    .of(object({ family: text() }))
+    .required(),
+};
+const list = <Fields extends ObjectShape>(fields: Fields) => array().of(object(fields)).default([]);
+
+/** As far as anything is read from it. */
+const schema = object({
+  ledgerVersion: number().required().oneOf([1, 2]),
+  stylesheets: list({ url: text(), families: texts(), file: fileInFolder().optional() }).required(),
+  adopted: list({ ...face, from: text(), stylesheet: text(), sha256: text() }).required(),
+  joined: list({ ...face, from: texts() }),
+  replaced: list({ ...face, by: texts() }),
+  assets: list({ file: fileInFolder() }),
+});
+
+type Entry = Record<string, unknown>;
+
 /** @returns undefined for what isn't one */
 function ledgerIn(bytes: Uint8Array): AdoptedLedger | undefined {
-  let found: Partial<Record<string, unknown>>;
+  let found: unknown;
   try {
-    found = JSON.parse(decoder.decode(bytes)) as typeof found;
+    found = JSON.parse(decoder.decode(bytes));
   } catch {
     return undefined;
   }
-  if (typeof found !== 'object' || found === null) return undefined;
-  const { ledgerVersion, stylesheets, adopted, joined, replaced, assets } = found;
-  if (ledgerVersion !== 1 && ledgerVersion !== 2) return undefined;
-  const lists = [stylesheets, adopted, joined ?? [], replaced ?? [], assets ?? []];
-  if (
-    !lists.every(
-      (list) => Array.isArray(list) && list.every((one) => typeof one === 'object' && one !== null),
-    )
-  )
-    return undefined;
-  const [sheets, ...others] = lists as Record<string, unknown>[][];
-  if (!sheets.every(({ url, families }) => typeof url === 'string' && isTexts(families))) return undefined;
-  const [files, whole, old, more] = others.map((list) => list.map(withRules));
-  if (![...files, ...whole, ...old].every(isFace) || !more.every(({ file }) => isInFolder(file)))
-    return undefined;
-  if (!sheets.every(({ file }) => file === undefined || isInFolder(file))) return undefined;
-  if (
-    !files.every(({ from, stylesheet, sha256 }) =>
-      [from, stylesheet, sha256].every((one) => typeof one === 'string'),
-    )
-  )
-    return undefined;
-  if (![...whole.map(({ from }) => from), ...old.map(({ by }) => by)].every(isTexts)) return undefined;
-  return {
-    ledgerVersion: 2,
-    stylesheets: sheets as unknown as AdoptedStylesheet[],
-    adopted: files as unknown as AdoptedFile[],
-    ...(more.length > 0 ? { assets: more as unknown as AdoptedAsset[] } : {}),
-    ...(whole.length > 0 ? { joined: whole as unknown as JoinedFile[] } : {}),
-    ...(old.length > 0 ? { replaced: old as unknown as ReplacedFile[] } : {}),
-  };
+  const ledger = inSecondForm(found);
+  if (!schema.isValidSync(ledger, { strict: true })) return undefined;
+  const { stylesheets, adopted, joined, replaced, assets } = ledger as unknown as AdoptedLedger;
+  const some = <One>(entries: One[] | undefined) => (entries?.length ? entries : undefined);
+  const others = { assets: some(assets), joined: some(joined), replaced: some(replaced) };
+  return { ledgerVersion: 2, stylesheets, adopted, ...withoutGaps(others) };
 }
 
-const isTexts = (value: unknown): value is string[] =>
-  Array.isArray(value) && value.every((one) => typeof one === 'string');
-
-/** A ledger may come from somebody else. */
-const isInFolder = (file: unknown): boolean =>
-  typeof file === 'string' && !/^[\\/]|^[a-z]:|\0/i.test(file) && !file.split(/[\\/]/).includes('..');
-
-const isFace = ({ file, rules }: Record<string, unknown>): boolean =>
-  isInFolder(file) &&
-  Array.isArray(rules) &&
-  rules.every((rule) => typeof (rule as AdoptedRule | null)?.family === 'string');
-
 /** The first version had one rule for each file, beside its other keys. */
-function withRules(entry: Record<string, unknown>): Record<string, unknown> {
-  if (entry.rules !== undefined || typeof entry.family !== 'string') return entry;
-  const { family, weight, style, stretch, unicodeRange, ...rest } = entry;
+function inSecondForm(found: unknown): unknown {
+  if (typeof found !== 'object' || found === null) return found;
+  const lists = ['adopted', 'joined', 'replaced'].flatMap((name) => {
+    const entries = (found as Entry)[name];
+    return Array.isArray(entries) ? [[name, entries.map(withRules)]] : [];
+  });
+  return { ...found, ...Object.fromEntries(lists) };
+}
+
+function withRules(entry: unknown): unknown {
+  if (typeof entry !== 'object' || entry === null || 'rules' in entry || !('family' in entry)) return entry;
+  const { family, weight, style, stretch, unicodeRange, ...rest } = entry as Entry;
   return { ...rest, rules: [withoutGaps({ family, weight, style, stretch, unicodeRange })] };
 }
 

@@ -1,14 +1,15 @@
 /** The panel of a rehearsal: what happened on the line, and switches for the next time. */
+import { kilobytes, seconds } from '../amounts.js';
 import { change, follow, marks, toldConditions, type Mark, type Told } from './conditions.js';
 import { facesNow, type FaceNow } from './faces.js';
 import { make } from './make.js';
 import { isOverlaid, overlay, standInsOnly } from './overlay.js';
 import { record, type Recording } from './recording.js';
-import { kilobytes, timeline } from './timeline.js';
+import { timeline } from './timeline.js';
 
 declare const panelStyle: string;
 
-const seconds = (ms: number | undefined) => (ms === undefined ? '–' : `${(ms / 1000).toFixed(2)} s`);
+const secondsOr = (ms: number | undefined) => (ms === undefined ? '–' : seconds(ms));
 const openKey = 'rehearsal-open';
 
 const labels: Record<string, string> = {
@@ -81,10 +82,10 @@ class Panel {
     const moved = shift === undefined ? `${moves.length} texts moved` : `shift ${shift.toFixed(3)}`;
     this.summary.textContent = [
       conditions.line === 'none' ? 'no line' : (conditions.line as string),
-      `text ${seconds(firstPaint)}`,
+      `text ${secondsOr(firstPaint)}`,
       faces.some(({ state }) => state === 'on its way')
         ? 'faces on their way'
-        : `faces ${last > 0 ? seconds(last) : '–'}`,
+        : `faces ${last > 0 ? secondsOr(last) : '–'}`,
       moved,
     ].join(' · ');
     const key = JSON.stringify([faces, firstPaint, moves.length, this.legend.length, this.outlined]);
@@ -145,7 +146,7 @@ class Panel {
           `${face.family} ${face.weight}${face.style === 'normal' ? '' : ` ${face.style}`}`,
         ),
         make('td', { class: face.state.replaceAll(' ', '-') }, face.state),
-        make('td', {}, face.drawn === undefined ? '' : seconds(face.drawn)),
+        make('td', {}, face.drawn === undefined ? '' : secondsOr(face.drawn)),
         make('td', {}, face.bytes ? kilobytes(face.bytes) : ''),
         make('td', {}, face.display),
         make('td', {}, choice),
@@ -201,7 +202,7 @@ class Panel {
       this.root.append(
         make('div', {
           class: 'moved',
-          title: `moved at ${seconds(at)}`,
+          title: `moved at ${secondsOr(at)}`,
           style: `left: ${box.x}px; top: ${box.y}px; width: ${box.width}px; height: ${box.height}px`,
         }),
       );

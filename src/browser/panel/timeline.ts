@@ -1,3 +1,4 @@
+import { kilobytes, seconds } from '../amounts.js';
 import type { FaceNow } from './faces.js';
 import { make } from './make.js';
 import type { Recording } from './recording.js';
@@ -11,8 +12,6 @@ interface Bar {
   words: string;
 }
 
-const seconds = (ms: number) => `${(ms / 1000).toFixed(2)} s`;
-export const kilobytes = (bytes: number) => `${(bytes / 1000).toFixed(1)} kB`;
 const nameOf = (url: string) => decodeURI(url.replace(/[?#].*$/, '').replace(/^.*\//, '')) || 'page';
 
 /** What was fetched, on one axis: the page, what holds drawing up, and fonts; with the first drawing. */

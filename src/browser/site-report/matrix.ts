@@ -1,3 +1,4 @@
+import { kilobytes } from '../amounts.js';
 import { element } from '../elements.js';
 import { codePointsIn, faceText, keyOf, type PageFace, type Report, type SiteFace } from './data.js';
 
@@ -38,7 +39,7 @@ function row(face: SiteFace, pages: Report['pages'], choose: (key: string, page?
   const name = element('button', { type: 'button', data: { face: key } }, faceText(face.asked));
   name.addEventListener('click', () => choose(key));
   const file = face.drawnBy?.url.replace(/^.*\//s, '').replace(/[?#].*$/s, '');
-  const size = face.bytes === null ? '' : ` ${(face.bytes / 1000).toFixed(1)} kB`;
+  const size = face.bytes === null ? '' : ` ${kilobytes(face.bytes)}`;
   return element(
     'tr',
     {},

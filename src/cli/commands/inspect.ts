@@ -2,7 +2,7 @@ import type { Command } from 'commander';
 import { inspect, type InspectResult } from '../../app/fonts/inspect.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
-import { sizeText } from '../views/words.js';
+import { sizeText } from '../../core/text/amounts.js';
 import { familyLines, fontLines, tableLines, woff2Line } from '../views/inspect.js';
 
 export const summary = 'describe font files: names, coverage, features, licence, weight, trouble';

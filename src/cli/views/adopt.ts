@@ -1,7 +1,8 @@
 import colors from 'picocolors';
 import type { AdoptedFile, AdoptResult } from '../../app/adoption/adopt.js';
 import { placeText } from '../../errors.js';
-import { count, sizeText, table } from './words.js';
+import { sizeText } from '../../core/text/amounts.js';
+import { count, table } from './words.js';
 
 /** What came home, and what is still missing. */
 export function adoptLines(result: AdoptResult): string[] {

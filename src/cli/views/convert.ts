@@ -2,7 +2,8 @@ import colors from 'picocolors';
 import { extname } from 'node:path';
 import type { Conversion, ConvertResult } from '../../app/fonts/convert.js';
 import { fontFormats, type FontFormat } from '../../core/containers/formats.js';
-import { count, kilobytes, licenceLine, share, table } from './words.js';
+import { kilobytes } from '../../core/text/amounts.js';
+import { count, licenceLine, share, table } from './words.js';
 
 /** Sizes before and after, and what changed besides the format. */
 export function conversionLines({ conversions, licences }: ConvertResult): string[] {

@@ -2,7 +2,8 @@ import colors from 'picocolors';
 import { join, relative } from 'node:path';
 import type { DemoResult } from '../../app/demo.js';
 import { planText } from './plan.js';
-import { count, kilobytes } from './words.js';
+import { kilobytes } from '../../core/text/amounts.js';
+import { count } from './words.js';
 
 /** The job as a story: each step with the command that does it, and what it gave. */
 export function demoLines(

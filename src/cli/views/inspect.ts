@@ -1,6 +1,7 @@
 import colors from 'picocolors';
 import type { Finding } from '../../findings.js';
-import { count, kilobytes, listed, share, table, wrapped } from './words.js';
+import { kilobytes } from '../../core/text/amounts.js';
+import { count, listed, share, table, wrapped } from './words.js';
 import type { InspectResult } from '../../app/fonts/inspect.js';
 import type { InspectedFont } from '../../app/fonts/inspected-font.js';
 import { languageItems } from './languages.js';

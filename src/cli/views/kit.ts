@@ -6,7 +6,8 @@ import { whyWhole } from '../../kit/planning/made.js';
 import type { Manifest, ManifestFace } from '../../kit/index.js';
 import { movedParagraphs } from './moves.js';
 import { planLines } from './plan.js';
-import { count, kilobytes, share, table } from './words.js';
+import { kilobytes } from '../../core/text/amounts.js';
+import { count, share, table } from './words.js';
 
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
 const partBytes = (face: ManifestFace, format = 'woff2') =>

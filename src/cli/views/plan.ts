@@ -1,6 +1,7 @@
 import colors from 'picocolors';
 import type { LoadingPlan, PagePlan, PageTimes } from '../../kit/index.js';
-import { seconds, sizeText, table, wrapped } from './words.js';
+import { seconds, sizeText } from '../../core/text/amounts.js';
+import { table, wrapped } from './words.js';
 
 const middleOf = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1];
 

@@ -1,6 +1,7 @@
 import { relative } from 'node:path';
 import type { RecordedState, Recording } from '../../rehearsal/recording/recording.js';
-import { seconds, sizeText, table } from './words.js';
+import { seconds, sizeText } from '../../core/text/amounts.js';
+import { table } from './words.js';
 
 /** When pages are seen and in their faces, and what moves; the middle of the visits. */
 export function recordingLines({ pages, repeat }: Recording, report: string, folder: string): string[] {

@@ -1,6 +1,7 @@
 import { distance } from 'fastest-levenshtein';
 import colors from 'picocolors';
 import type { ScannedFace, ScanResult } from '../../app/scanning/scan.js';
+import { kilobytes } from '../../core/text/amounts.js';
 import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { placeText } from '../../errors.js';
 import { characterText, count, listed, table, wrapped } from './words.js';
@@ -44,7 +45,7 @@ function demandTable(faces: readonly SiteFace[]): string[] {
     .slice(0, facesShown)
     .map(({ asked, drawnBy, characters, bytes, pages, rules }) => [
       faceText(asked),
-      ...(isDeclared ? [drawnBy?.url ?? '', bytes === null ? '' : `${(bytes / 1000).toFixed(1)} kB`] : []),
+      ...(isDeclared ? [drawnBy?.url ?? '', bytes === null ? '' : kilobytes(bytes)] : []),
       `${parseUnicodeRanges(characters).size}`,
       `${pages}`,
       askerText(asked, rules),

@@ -3,7 +3,8 @@ import colors from 'picocolors';
 import { CodePointSet } from '../../core/text/code-point-set.js';
 import { featureWords, isAppliedByDefault } from '../../data/feature-names.js';
 import type { CutFont, SubsetResult } from '../../app/fonts/subset.js';
-import { characterText, count, kilobytes, listed, share, table, wrapped } from './words.js';
+import { kilobytes } from '../../core/text/amounts.js';
+import { characterText, count, listed, share, table, wrapped } from './words.js';
 import type { Terminal } from '../terminal.js';
 
 const indent = 12;

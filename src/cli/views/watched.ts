@@ -1,6 +1,7 @@
 import colors from 'picocolors';
 import type { WatchedBuild } from '../../app/building/watch.js';
-import { count, kilobytes } from './words.js';
+import { kilobytes } from '../../core/text/amounts.js';
+import { count } from './words.js';
 
 const mostNamed = 2;
 

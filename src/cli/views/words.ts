@@ -1,14 +1,5 @@
 import colors from 'picocolors';
 
-/** `38.1 kB`, as browsers' network panels count: 1 kB is 1000 bytes. */
-export function kilobytes(bytes: number): string {
-  return bytes < 1000 ? `${bytes} B` : `${(bytes / 1000).toFixed(1)} kB`;
-}
-
-/** As `kilobytes`, and what is large in megabytes. */
-export const sizeText = (bytes: number): string =>
-  bytes < 1e6 ? kilobytes(bytes) : `${(bytes / 1e6).toFixed(1)} MB`;
-
 /** `37%` */
 export function share(part: number, whole: number): string {
   return whole === 0 ? '–' : `${Math.round((part / whole) * 100)}%`;
@@ -20,10 +11,6 @@ export function count(number: number, noun: string): string {
 
 // eslint-disable-next-line no-control-regex -- colour codes have no width
 const widthOf = (text: string) => text.replace(/\x1b\[\d+m/g, '').length;
-
-/** Of milliseconds, as in `0.24 s`. */
-export const seconds = (milliseconds: number): string =>
-  `${(milliseconds / 1000).toFixed(Math.abs(milliseconds) < 995 ? 2 : 1)} s`;
 
 export interface Column {
   title: string;

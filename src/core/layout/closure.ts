@@ -1,9 +1,8 @@
 // OpenType: GSUB: which glyphs a text may come to
 
 import type { Closing } from './common/closing.js';
-import { lookupsOf } from './common/context/index.js';
 import type { SequenceLookup } from './common/context/types.js';
-import { substitutionKindOf } from './kinds.js';
+import { kindOf, substitutionKindOf } from './kinds.js';
 import type { LayoutTable } from './layout-table.js';
 
 /** Contexts call lookups that may call others; real fonts go three deep. */
@@ -109,7 +108,7 @@ export function lookupsWithin(table: LayoutTable, lookups: readonly number[]): S
     if (found.has(index) || index >= table.lookupCount) continue;
     found.add(index);
     for (const subtable of table.lookupAt(index).subtables) {
-      if (subtable.kind === 'context') waiting.push(...lookupsOf(subtable));
+      waiting.push(...(kindOf(subtable).lookups?.(subtable) ?? []));
     }
   }
   return found;

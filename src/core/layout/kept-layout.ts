@@ -1,6 +1,5 @@
 // OpenType: GSUB and GPOS for the glyphs and features that stay
 
-import { lookupsOf } from './common/context/index.js';
 import { deltaSetKey } from './common/device.js';
 import type { FeatureVariation } from './common/feature-variations.js';
 import type { GlyphMap } from './common/glyph-map.js';
@@ -173,8 +172,11 @@ function idleLookup(tag: LayoutTag, glyphId: number): Lookup {
   return { type: 1, flag: 0, subtables: [idle] };
 }
 
+/** A subtable that does nothing but call lookups does nothing without one. */
 const hasEffect = (subtable: Subtable, lookups: ReadonlyMap<number, Lookup>) =>
-  subtable.kind !== 'context' || lookupsOf(subtable).some((lookup) => lookups.has(lookup));
+  kindOf(subtable)
+    .lookups?.(subtable)
+    .some((lookup) => lookups.has(lookup)) ?? true;
 
 /** Pairs that move nothing keep later subtables from being asked; behind the last one there are none. */
 function withoutIdleEnd(subtables: Subtable[]): Subtable[] {

@@ -28,7 +28,7 @@ export function applyLookup(table: LayoutTable, index: number, run: Run): void {
   const lookup = table.lookupAt(index);
   const firsts = firstsOf(lookup);
   const work = workOn(table, run, glyphs.length * mostGrowth + 64, 0);
-  if (lookup.subtables.some(({ kind }) => kind === 'reverse')) {
+  if (lookup.subtables.some((subtable) => kindOf(subtable).direction === 'from the end')) {
     for (let at = glyphs.length - 1; at >= 0; at--)
       if (firsts.has(glyphs[at].glyph)) applyAt(work, lookup, at);
     return;

@@ -1,5 +1,6 @@
 // When text is there on each line, as bars on one axis
 
+import { seconds } from '../../core/text/amounts.js';
 import escapeHtml from 'escape-html';
 import type { LoadingPlan } from '../planning/plan-loading.js';
 import type { PagePlan, PageTimes } from '../timeline/index.js';
@@ -42,8 +43,6 @@ function preloadText({ preloads, effects }: PagePlan): string {
     ? `one preload, ${earlier}`
     : `${preloads.length} preloads, the first ${earlier}`;
 }
-
-const seconds = (milliseconds: number) => `${(milliseconds / 1000).toFixed(2)} s`;
 
 function lineChart(line: PagePlan['lines'][number]): string {
   const shown = states.flatMap(([name, words]): { words: string; times: PageTimes }[] => {

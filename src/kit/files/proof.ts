@@ -1,3 +1,4 @@
+import { kilobytes } from '../../core/text/amounts.js';
 import escapeHtml from 'escape-html';
 import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { faceLabel, rangeText } from '../../core/face/index.js';
@@ -13,8 +14,6 @@ import { faceRules, stylesheetFile } from './stylesheet.js';
 
 /** Pixels: from a headline down to the smallest text that is still read. */
 const waterfall = [64, 48, 36, 28, 22, 18, 16, 15, 14, 13, 12];
-
-const kilobytes = (bytes: number) => `${(bytes / 1000).toFixed(1)} kB`;
 
 /** proof.html: each face as drawn, with its file, its bytes and its load state. */
 export function proofFile(kit: MadeKit): string {

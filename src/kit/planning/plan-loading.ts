@@ -163,12 +163,13 @@ function reasonOf(file: string, pages: readonly PagePlan[], preload: boolean): s
     effects.length >> 1
   ];
   const { connection, gain, cost } = slowest;
-  const later = cost >= 10 ? `, the first drawing ${seconds(cost)} later` : '';
+  const later = cost >= 10 ? `, the first drawing ${foretold(cost)} later` : '';
   if (!preload && gain < 10) return 'it would bring nothing';
-  const words = `text in it ${seconds(gain)} earlier on a ${connection}${later}`;
+  const words = `text in it ${foretold(gain)} earlier on a ${connection}${later}`;
   const some = pages.filter(({ preloads }) => preloads.includes(file)).length;
   if (preload) return words;
   return some > 0 ? `on ${some === 1 ? 'a page' : `${some} pages`}: ${words}` : `it would bring ${words}`;
 }
 
-const seconds = (milliseconds: number) => `${(milliseconds / 1000).toFixed(milliseconds < 95 ? 2 : 1)} s`;
+/** What is foretold isn't known to the hundredth. */
+const foretold = (milliseconds: number) => `${(milliseconds / 1000).toFixed(milliseconds < 95 ? 2 : 1)} s`;

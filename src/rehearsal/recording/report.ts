@@ -1,9 +1,9 @@
+import { kilobytes } from '../../core/text/amounts.js';
 import escapeHtml from 'escape-html';
 import type { RecordedPage, RecordedState, Recording, Spread } from './recording.js';
 import type { Fetched, Frame, RecordedVisit } from './visit.js';
 
 const seconds = (ms: number): string => (Number.isFinite(ms) ? `${(ms / 1000).toFixed(2)} s` : 'never');
-const kilobytes = (bytes: number): string => `${(bytes / 1000).toFixed(1)} kB`;
 const shiftText = (shift: number): string => shift.toFixed(3);
 
 /** Columns of a strip; moments closer to each other than this, milliseconds, are one. */

@@ -40,6 +40,10 @@ export interface LookupKind<S> {
   mentions(subtable: S, glyph: number): boolean;
   /** Glyphs at which it may do something. */
   firsts(subtable: S): Iterable<number>;
+  /** From where to where it is applied to a run: from the start, if left out. */
+  direction?: 'from the end';
+  /** Lookups that it calls; none, if left out. */
+  lookups?(subtable: S): readonly number[];
   /** Applies it to a place of a run. @returns where to go on from, or -1 where it says nothing of the place */
   apply(work: Work, subtable: S, at: number): number;
 }

@@ -17,6 +17,7 @@ export interface ReverseSubstitution {
 
 export const reverse: SubstitutionKind<ReverseSubstitution> = {
   types: { GSUB: [8] },
+  direction: 'from the end',
 
   read(reader, start) {
     readFormat(reader, start, 1);

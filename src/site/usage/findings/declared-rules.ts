@@ -1,3 +1,4 @@
+import { kilobytes } from '../../../core/text/amounts.js';
 import { faceKey } from '../../../core/face/index.js';
 import { finding } from '../../../findings.js';
 import type { FaceRule } from '../declared-faces.js';
@@ -154,5 +155,3 @@ function manyFaces(pages: readonly PageDemand[], all: readonly Declared[], colle
     collected.add(finding('faces-many', message, { file: page }), [page]);
   }
 }
-
-const kilobytes = (bytes: number) => `${Math.round(bytes / 1000)} kB`;

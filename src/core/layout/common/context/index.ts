@@ -4,7 +4,7 @@ import { applyContext } from './apply.js';
 import { closeContext } from './close.js';
 import { keptContext } from './kept.js';
 import { readContext } from './read.js';
-import { allOf, type SequenceContext } from './types.js';
+import { allOf, lookupsOf, type SequenceContext } from './types.js';
 import { writeContext } from './write.js';
 
 export { lookupsOf, withOtherLookups, type SequenceContext } from './types.js';
@@ -37,6 +37,7 @@ export const context: SubstitutionKind<SequenceContext> & PositioningKind<Sequen
   },
 
   close: closeContext,
+  lookups: lookupsOf,
   apply: (work, subtable, at) => applyContext(work, subtable, at),
 
   /** Its lookups do. */
