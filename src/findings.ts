@@ -300,6 +300,11 @@ export const findingCodes = {
     effect: 'text that asks for it one day is drawn by the nearest face of the kit',
     advice: 'list it under faces in the config to have it in the kit',
   },
+  'policy-forbids': {
+    severity: 'error',
+    effect: 'browsers don’t fetch it, and text is drawn as if it weren’t there',
+    advice: 'allow it in the Content-Security-Policy, or take it out',
+  },
   'page-left-alone': {
     severity: 'warning',
     effect: 'the page is drawn as before',

@@ -52,6 +52,11 @@ export const siteSchema = object({
   states: array(stateSchema.required(stateAdvice))
     .typeError(stateAdvice)
     .meta(describedBy({ description: 'What has to happen on a page before it shows some of its text.' })),
+  policy: text().meta(
+    describedBy({
+      description: 'The Content-Security-Policy that the server sends with its pages, as the header has it.',
+    }),
+  ),
   demand: text().meta(
     describedBy({
       description:

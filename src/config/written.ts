@@ -57,6 +57,8 @@ export interface WrittenSite {
   states?: readonly WrittenState[];
   /** What `scan --json` found earlier, a file, read in the place of the pages where it is there. */
   demand?: string;
+  /** The Content-Security-Policy that the server sends with its pages. */
+  policy?: string;
 }
 
 export interface WrittenFamily {

@@ -2,6 +2,7 @@ import { readdirSync } from 'node:fs';
 import { basename, dirname, join, relative, resolve, sep } from 'node:path';
 import { glob, isDynamicPattern } from 'tinyglobby';
 import { DenseGlyphError } from '../errors.js';
+import { policiesBelow } from './header-file.js';
 import { pathOfAddress, plainAddress } from './addresses.js';
 import { infoOf, readBytes, shownPath, sizeOfFile } from './read.js';
 
@@ -12,6 +13,8 @@ export interface FolderPage {
   /** Absolute. */
   address: string;
   size: number;
+  /** Content-Security-Policy headers that it comes with. */
+  policies: readonly string[];
   read(): Uint8Array;
 }
 
@@ -24,6 +27,8 @@ export interface SiteFolder {
   pages: readonly FolderPage[];
   /** Where stylesheets of other hosts are that came home, by their addresses in full. */
   home: ReadonlyMap<string, string>;
+  /** The Content-Security-Policy that a server sends with all pages. */
+  policy: string | undefined;
   otherHost: (address: string) => string | undefined;
   adopted: (address: string) => string | undefined;
   addressOf(address: string, from: string): Promise<string | undefined>;
@@ -37,6 +42,8 @@ export interface SiteOptions {
   /** What URLs with a slash start from; the folder that is named, for files the current one. */
   root?: string | undefined;
   home?: ReadonlyMap<string, string> | undefined;
+  /** The Content-Security-Policy that a server sends with all pages, besides what a file of headers says. */
+  policy?: string | undefined;
 }
 
 /** Folders that are no part of a site, by name. */
@@ -52,7 +59,7 @@ const isPage = (name: string) => /\.x?html?$/i.test(name);
 export async function readSite(
   named: readonly string[],
   folder: string,
-  { root, home }: SiteOptions = {},
+  { root, home, policy }: SiteOptions = {},
 ): Promise<SiteFolder> {
   const paths = new Set<string>();
   let base = folder;
@@ -78,7 +85,7 @@ export async function readSite(
     }
     for (const page of info?.isDirectory() ? found.sort() : found) paths.add(page);
   }
-  return openFolder(base, root === undefined ? base : resolve(folder, root), [...paths], home);
+  return openFolder(base, root === undefined ? base : resolve(folder, root), [...paths], { home, policy });
 }
 
 const nowhere: ReadonlyMap<string, string> = new Map();
@@ -88,19 +95,23 @@ export function openFolder(
   base: string,
   root: string,
   paths: readonly string[],
-  home: ReadonlyMap<string, string> = nowhere,
+  { home = nowhere, policy }: Omit<SiteOptions, 'root'> = {},
 ): SiteFolder {
   const shown = (path: string) => shownPath(path, base);
   const addressOf = (address: string, from: string) => linkedPath(address, from, root);
+  const policiesOf = policiesBelow(root);
+  const named = policy === undefined ? [] : [policy];
   return {
     base,
     root,
     home,
+    policy,
     adopted: (address) => home.get(plainAddress(address)),
     pages: paths.map((path) => ({
       page: shown(path),
       address: path,
       size: sizeOfFile(path),
+      policies: [...named, ...policiesOf(relative(root, path).replaceAll('\\', '/'))],
       read: () => readBytes(path, shown(path)),
     })),
     otherHost: (address) => /^(?:https?:)?\/\/(?:[^/?#]*@)?([^/?#]*)/i.exec(address.trim())?.[1],

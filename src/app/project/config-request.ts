@@ -5,7 +5,7 @@ import type { SiteRequest } from './reading/open-site.js';
 
 /** What a config says of its site, as a request to open it. @param root its folder, absolute */
 export function siteRequest(site: Partial<SiteConfig> = {}, root: string, runScripts = false): SiteRequest {
-  const { url, pages = [], scripts = url !== undefined, states } = site;
+  const { url, pages = [], scripts = url !== undefined, states, policy } = site;
   const isRun = runScripts || scripts;
   const paths = pages.filter((page) => page.startsWith('/'));
   if (url !== undefined)
@@ -15,6 +15,7 @@ export function siteRequest(site: Partial<SiteConfig> = {}, root: string, runScr
       runScripts: isRun,
       routes: pages.map((page) => (page.startsWith('/') ? page : `/${page}`)),
       states,
+      policy,
     };
   const files = new Map(paths.map((path) => [path, fileOfPath(root, path)]));
   const routes = paths.filter((path) => files.get(path) === undefined);
@@ -24,7 +25,8 @@ export function siteRequest(site: Partial<SiteConfig> = {}, root: string, runScr
   ];
   // Routes alone are drawn by the start page.
   const start = routes.length > 0 && named.length === 0 ? [join(root, 'index.html')] : [root];
-  return { site: named.length > 0 ? named : start, folder: root, root, runScripts: isRun, routes, states };
+  const opened = { folder: root, root, runScripts: isRun, routes, states, policy };
+  return { site: named.length > 0 ? named : start, ...opened };
 }
 
 /** The page of a path of a URL, as servers find it; a query makes another page of it. */

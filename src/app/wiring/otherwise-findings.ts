@@ -30,7 +30,10 @@ export const heldFindings = (
     all,
     ({ family, face, before, after }) => `${family} ${face} would be drawn by ${after}, not ${before}`,
   ).map(({ what, one, pages, signs, others }) =>
-    finding('page-held', `${what}${signs}${others}: ${cause(one, manifest, leftAlone)}`, { file: pages[0] }),
+    finding('page-held', `${what}${signs}${others}: ${cause(one, manifest, leftAlone)}`, {
+      file: pages[0],
+      ...(one.forbidden?.advice === undefined ? {} : { advice: `${one.forbidden.advice}, then wire again` }),
+    }),
   );
 
 interface Told {
@@ -74,12 +77,13 @@ function signsOf(characters: ReadonlySet<number>): string {
 
 /** Why a page would be drawn worse. */
 function cause(
-  { page, family, character, judgement }: DrawnOtherwise,
+  { page, family, character, judgement, forbidden }: DrawnOtherwise,
   { families }: Manifest,
   leftAlone: ReadonlyMap<string, string>,
 ): string {
   const why = leftAlone.get(page);
   if (why !== undefined) return `${why}, so the kit cannot be put in`;
+  if (forbidden?.message !== undefined) return forbidden.message;
   const own = families.find((one) => one.family.toLowerCase() === family.toLowerCase());
   if (!own) return `the kit has no ${family}, and what declared it goes`;
   const faces = own.faces.map(

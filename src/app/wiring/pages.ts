@@ -7,11 +7,12 @@ import { isBelow, readBytes } from '../../io/read.js';
 import type { SiteFolder } from '../../io/site-folder.js';
 import { headMarkup, type HeadParts } from '../../kit/files/head.js';
 import { relocated } from '../../kit/files/read-manifest.js';
-import { blockIn, wiredPage, type PageWiring } from '../../site/edits/page-edits.js';
+import { blockIn, nonceOf, wiredPage, type PageWiring } from '../../site/edits/page-edits.js';
 import { withStacks, type StackNames } from '../../site/edits/stack-edits.js';
 import { baseOf } from '../../site/html/base-url.js';
-import { readDocument } from '../../site/html/document.js';
+import { readDocument, type SiteElement } from '../../site/html/document.js';
 import { pageEncoding } from '../../site/html/encoding.js';
+import { policiesOf, type PagePolicies } from '../../site/policies/content-security-policy.js';
 import type { FoundOnSite, ScannedPage } from '../../site/scanning/page-scanner.js';
 import { faceRuleOf, matchedFace } from '../../site/usage/declared-faces.js';
 import type { PageFace } from '../../site/usage/page-face.js';
@@ -39,12 +40,14 @@ export async function wiredPages(
   const files: EditedFile[] = [];
   const findings: Finding[] = [];
   const scanned = new Map(found.pages.map((one) => [one.page, one]));
-  for (const { page, address } of site.pages) {
+  for (const one of site.pages) {
+    const { page } = one;
     const read = scanned.get(page);
     // A page that could not be read is told by whoever reads pages.
     if (!read || request.held.has(page)) continue;
-    const result = await wiredOne(page, address, read, request);
-    if (typeof result === 'string') findings.push(finding('page-left-alone', result, { file: page }));
+    const result = await wiredOne(one, read, request);
+    if ('reason' in result)
+      findings.push(finding('page-left-alone', result.reason, { file: page, ...adviceOf(result) }));
     else files.push(result);
   }
   return { files, findings };
@@ -53,33 +56,45 @@ export async function wiredPages(
 /** Encodings whose bytes read as ASCII and mean something else, or that aren't written in bytes of ASCII at all. */
 const notEditable = /^(?:utf-16.*|iso-2022-.*|replacement|x-user-defined)$/;
 
-/** @returns the file, or why it is left alone */
+/** Why a page is left alone. */
+interface LeftAlone {
+  reason: string;
+  /** Where it isn't to put the kit in by hand. */
+  advice?: string;
+}
+
+const adviceOf = ({ advice }: LeftAlone) => (advice === undefined ? {} : { advice });
+
 async function wiredOne(
-  page: string,
-  address: string,
+  { page, address, policies: headers }: SiteFolder['pages'][number],
   scanned: ScannedPage,
   { site, kit, replaced, stacks, named }: PagesRequest,
-): Promise<EditedFile | string> {
-  if (!isBelow(address, site.root)) return 'it is a link to a place outside of the site';
+): Promise<EditedFile | LeftAlone> {
+  if (!isBelow(address, site.root)) return { reason: 'it is a link to a place outside of the site' };
   let before: Uint8Array;
   try {
     before = readBytes(address, page);
   } catch (cause) {
     if (!(cause instanceof DenseGlyphError)) throw cause;
-    return cause.reason;
+    return { reason: cause.reason };
   }
   const encoding = await pageEncoding(before);
-  if (notEditable.test(encoding)) return `it is ${encoding.toUpperCase()}; save it as UTF-8`;
+  if (notEditable.test(encoding)) return { reason: `it is ${encoding.toUpperCase()}; save it as UTF-8` };
   const { text, bytesOf } = editableText(before);
   const fromRoot = relative(site.root, address).replaceAll('\\', '/');
   const isWired = needsKit(page, withoutBlock(scanned, text), kit, replaced);
-  const hasBase = kit.url === undefined && baseOf(readDocument(text, 'none')) !== undefined;
-  if (hasBase && isWired)
-    return 'it has a base element, which relative URLs start from; set output.url in the config';
+  const root = readDocument(text, 'none');
+  if (kit.url === undefined && isWired && baseOf(root) !== undefined)
+    return { reason: 'it has a base element, which relative URLs start from; set output.url in the config' };
+  if (isWired && isAmp(root)) return ofAmp;
+  const policies = policiesOf(root, headers, site.otherHost);
   const pathOf = (url: string) => pathIn(url, fromRoot, site);
   const wiring: PageWiring = {
     markup: isWired
-      ? headMarkup(headPartsOf(page, kit, kitBase(kit, fromRoot)), kitBase(kit, fromRoot))
+      ? headMarkup(
+          allowedParts(headPartsOf(page, kit, kitBase(kit, fromRoot)), policies, nonceOf(text)),
+          kitBase(kit, fromRoot),
+        )
       : undefined,
     verdict: (kind, url, isAskedOtherwise) =>
       replaced.verdict(kind, url, { page: fromRoot, path: pathOf(url), isWired }, isAskedOtherwise),
@@ -93,9 +108,33 @@ async function wiredOne(
     },
   };
   const wired = wiredPage(text, wiring);
-  if (wired === undefined) return 'what stands around the place would be read otherwise';
+  if (wired === undefined) return { reason: 'what stands around the place would be read otherwise' };
   const after = withStacks(wired, stacks);
   return { file: named(address), before, after: bytesOf(after) };
+}
+
+/** AMP documents take no stylesheet of their own site, and no script: their faces are declared in their own style element. */
+const isAmp = ({ attributes }: SiteElement): boolean =>
+  [...attributes.keys()].some((name) => /^(?:amp|⚡)/.test(name));
+
+const ofAmp: LeftAlone = {
+  reason: 'it is an AMP document, which takes no stylesheet of its own site',
+  advice: 'copy the @font-face rules of kit.css into its <style amp-custom>, with URLs in full',
+};
+
+/** What policies of the page allow of a head, and the nonce that they ask for. */
+function allowedParts(parts: HeadParts, policies: PagePolicies, nonce: string | undefined): HeadParts {
+  const value = /^nonce\s*=\s*["']?([^"']*)/i.exec(nonce ?? '')?.[1];
+  const own = { nonce: value, isKnown: false };
+  const isData = policies.forbidsFile('font', { url: 'data:', host: undefined }) !== undefined;
+  const hasNoStyle = isData || policies.forbidsText('style', own) !== undefined;
+  const hasNoScript = policies.forbidsText('script', own) !== undefined;
+  return {
+    ...parts,
+    ...(hasNoStyle ? { rules: undefined } : {}),
+    ...(hasNoScript && parts.loader ? { loader: { faces: parts.loader.faces } } : {}),
+    nonce,
+  };
 }
 
 /** What the page has of its own, without the rules that an earlier call put into it. */

@@ -13,6 +13,7 @@ import {
   type WeightStops,
 } from '../../kit/replacing/index.js';
 import type { Site } from '../../site/scanning/site.js';
+import type { SiteProblem } from '../../site/usage/found-on-pages.js';
 import {
   faceRuleOf,
   fakedBy,
@@ -43,6 +44,8 @@ export interface DrawnOtherwise {
   before: string;
   after: string;
   judgement: Exclude<Judgement, 'the same'>;
+  /** What a policy of the page forbids then, and didn't before, and what to do. */
+  forbidden?: Pick<SiteProblem, 'message' | 'advice'> | undefined;
 }
 
 /**
@@ -87,9 +90,16 @@ export async function drawnOtherwise(
     if (!second) return [];
     if (isEdited.has(page) && hasLostKit(first, second, own, isServed))
       throw new Error(`${page} would ask its host no more, and the kit neither`);
-    return otherwiseOn(first, second, own, nameFor, open !== undefined);
+    const forbidden = forbiddenOn(page, after);
+    return otherwiseOn(first, second, own, nameFor, open !== undefined).map((one) =>
+      one.judgement === 'better' ? one : { ...one, forbidden },
+    );
   });
 }
+
+/** What of the kit a policy of a page forbids. */
+const forbiddenOn = (page: string, { problems }: FoundOnSite): SiteProblem | undefined =>
+  problems.find(({ code, advice, pages }) => code === 'policy-forbids' && advice && pages.includes(page));
 
 function bytesAt(path: string): Uint8Array | undefined {
   try {

@@ -158,7 +158,11 @@ async function siteAtHand(request: WireRequest, { config, base, root }: Wiring, 
   const folders = adoptedFolders(base);
   const runs = request.runScripts === true || config.site?.scripts === true;
   const reading = siteRequest({ ...config.site, url: undefined }, root, runs);
-  const site = await readSite(reading.site, root, { root, home: adoptedSheets(folders) });
+  const site = await readSite(reading.site, root, {
+    root,
+    home: adoptedSheets(folders),
+    policy: reading.policy,
+  });
   const open = reading.runScripts
     ? (changed: ReadonlyMap<string, Uint8Array>) =>
         openSite({ ...reading, environment: request.environment, home: site.home, changed }, progress)

@@ -11,6 +11,8 @@ export interface Fetched {
   /** In small letters, without parameters. */
   mediaType: string;
   charset: string | undefined;
+  /** Content-Security-Policy headers. */
+  policies: readonly string[];
   /** What a later request may ask by whether anything changed (RFC 9110, section 8.8). */
   validators: Validators;
   bytes: Uint8Array;
@@ -98,6 +100,7 @@ export class HttpClient {
       status: statusCode,
       mediaType: mediaType.trim().toLowerCase(),
       charset: /charset\s*=\s*"?([^\s;"]+)/i.exec(parameters.join(';'))?.[1],
+      policies: [answered['content-security-policy'] ?? []].flat(),
       validators: {
         ...(typeof etag === 'string' ? { etag } : {}),
         ...(typeof lastModified === 'string' ? { lastModified } : {}),

@@ -15,24 +15,27 @@ export interface HeadParts {
   loader?: { text?: string; faces?: readonly number[] | undefined } | undefined;
   /** Rules for a first part of a face, which the page carries itself; with URLs that fit it. */
   rules?: string | undefined;
+  /** What styles and scripts of the page bear for its policy, as it is written: `nonce="…"`. */
+  nonce?: string | undefined;
 }
 
 /** The elements for `<head>`: preloads first, then the loader and the stylesheet. @param base what URLs start with */
-export function headMarkup({ preloads, loader, rules }: HeadParts, base: string): string {
+export function headMarkup({ preloads, loader, rules, nonce }: HeadParts, base: string): string {
   const url = (path: string) => escapeHtml(encodeURI(base + path));
   // Fonts are fetched in CORS mode without credentials; a preload that isn't is fetched a second time.
   const hints = preloads.map(
     (file) => `<link rel="preload" href="${url(file)}" as="font" type="${mediaTypes.woff2}" crossorigin>\n`,
   );
+  const own = nonce === undefined ? '' : ` ${nonce}`;
   const faces = loader?.faces ? ` data-faces="${loader.faces.join(' ')}"` : '';
   const script =
     loader && loader.faces?.length !== 0
       ? loader.text === undefined
-        ? `<script src="${url('kit.loader.js')}" data-base="${url('')}"${faces}></script>\n`
-        : `<script data-base="${url('')}"${faces}>${loader.text}</script>\n`
+        ? `<script src="${url('kit.loader.js')}" data-base="${url('')}"${faces}${own}></script>\n`
+        : `<script data-base="${url('')}"${faces}${own}>${loader.text}</script>\n`
       : '';
-  const style = rules === undefined ? '' : `<style>\n${rules}</style>\n`;
-  return `${hints.join('')}${script}<link rel="stylesheet" href="${url('kit.css')}">\n${style}`;
+  const style = rules === undefined ? '' : `<style${own}>\n${rules}</style>\n`;
+  return `${hints.join('')}${script}<link rel="stylesheet" href="${url('kit.css')}"${own}>\n${style}`;
 }
 
 /** Files to preload, in the order of the families. */

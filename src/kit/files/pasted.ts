@@ -1,10 +1,19 @@
 import { mediaTypes } from '../../core/containers/index.js';
 import type { LoadingPlan } from '../planning/plan-loading.js';
 import { headMarkup } from './head.js';
+import { sha256 } from '../digest.js';
 import { relocated } from './read-manifest.js';
 
 /** What can be pasted where pages don't exist as files. */
-export const pastedForms = ['html', 'css', 'link-header', 'early-hints', 'header-file', 'module'] as const;
+export const pastedForms = [
+  'html',
+  'css',
+  'link-header',
+  'early-hints',
+  'header-file',
+  'module',
+  'csp',
+] as const;
 export type PastedForm = (typeof pastedForms)[number];
 
 export interface PastedParts {
@@ -75,12 +84,29 @@ export function pasted(
         where: 'the file of headers that your static host reads, for each page what it draws first',
       };
     }
+    case 'csp':
+      return {
+        text: `${policyText(url, loader)}\n`,
+        where: 'the Content-Security-Policy of every page, beside what it allows already',
+      };
     case 'module':
       return {
         text: `import { head } from './kit.mjs';\n\n// Into ${head}:\nconst markup = head(${JSON.stringify(url)});\n`,
         where: 'the code that renders pages; kit.mjs lies in the kit',
       };
   }
+}
+
+/** What a Content-Security-Policy is to allow for the kit (CSP 3, section 6.1). */
+function policyText(url: string, loader: string | undefined): string {
+  const source = /^(?:https?:)?\/\/[^/]+/i.exec(url)?.[0].replace(/^\/\//, 'https://') ?? "'self'";
+  const digest =
+    loader === undefined ? [] : [Buffer.from(sha256(Buffer.from(loader)), 'hex').toString('base64')];
+  return [
+    `font-src ${source}`,
+    `style-src ${source}`,
+    ...digest.map((one) => `script-src 'sha256-${one}'`),
+  ].join('; ');
 }
 
 /** What a page of a folder is asked for by. */

@@ -16,7 +16,7 @@ const isElement = (node: DefaultTreeAdapterMap['node'], tagName: string): node i
  * @param markup elements that belong into a head
  */
 export function insertIntoHead(html: string, markup: string): string {
-  const at = headPlace(html);
+  const at = Math.max(headPlace(html), encodingEnd(html));
   return html.slice(0, at) + markup + html.slice(at);
 }
 
@@ -44,4 +44,22 @@ export function headPlace(html: string): number {
       document.childNodes.find((node) => node.nodeName === '#documentType')?.sourceCodeLocation?.endOffset ??
       0,
   );
+}
+
+/** Behind what names the encoding: browsers look for it in the first 1024 bytes (HTML, section 4.2.5.4). 0 where it isn't named. */
+export function encodingEnd(html: string): number {
+  const root = parse(html, { sourceCodeLocationInfo: true }).childNodes.find((node) =>
+    isElement(node, 'html'),
+  );
+  const head = (root as Element).childNodes.find((node) => isElement(node, 'head')) as Element;
+  const named = head.childNodes.find(
+    (node) =>
+      isElement(node, 'meta') &&
+      node.attrs.some(
+        ({ name, value }) => name === 'charset' || (name === 'http-equiv' && /^content-type$/i.test(value)),
+      ),
+  ) as Element | undefined;
+  const end = named?.sourceCodeLocation?.endOffset ?? 0;
+  const line = /^[ \t]*\r?\n/.exec(html.slice(end, end + 200));
+  return end > 0 && line ? end + line[0].length : end;
 }

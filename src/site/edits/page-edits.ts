@@ -3,9 +3,9 @@
 import escapeHtml from 'escape-html';
 import { parse, type DefaultTreeAdapterMap } from 'parse5';
 import { applied, removal, withoutInner, type Edit } from './edits.js';
-import { elementsOf, type Element } from './elements.js';
+import { attributeText, elementsOf, nodesOf, type Element, type Node } from './elements.js';
 import { markInRange } from '../css/loading-mark.js';
-import { headPlace } from './head-insertion.js';
+import { encodingEnd, headPlace } from './head-insertion.js';
 import { stylesheetEdits, type ReplacedRules, type Verdict } from './stylesheet-edits.js';
 
 /** A reference of a page that a kit may have something to do with. */
@@ -58,7 +58,7 @@ function wired(html: string, wiring: PageWiring): string {
   }
   const stays = known && (after === undefined || known.start >= after) ? known : undefined;
   const moved = known && !stays ? [removal(html, known.start, known.end)] : [];
-  const at = Math.max(place ?? headPlace(html), after ?? 0);
+  const at = Math.max(place ?? headPlace(html), after ?? 0, encodingEnd(html));
   return applied(
     html,
     merged([...withoutInner([...edits, ...moved]), insertion(html, wiring.markup, htmlMarkers, stays, at)]),
@@ -122,6 +122,17 @@ export function referenceEdits(
     else found.edits.push(...readdressed(html, element, verdict.becomes));
   }
   return found;
+}
+
+/** The nonce that the styles or scripts of a page bear, as it is written: `nonce="…"`; what is put in bears it too. */
+export function nonceOf(html: string): string | undefined {
+  if (!/\snonce\b/i.test(html)) return undefined;
+  for (const element of elementsOf(parse(html, { sourceCodeLocationInfo: true, scriptingEnabled: false }))) {
+    if (!/^(?:link|style|script)$/.test(element.tagName)) continue;
+    const text = attributeText(html, element, 'nonce');
+    if (text !== undefined) return text;
+  }
+  return undefined;
 }
 
 /** What a page links whose content it states by a digest (Subresource Integrity, section 3.5). */
@@ -199,8 +210,6 @@ export interface Block {
   end: number;
 }
 
-type Node = DefaultTreeAdapterMap['childNode'];
-
 /** Where an earlier call put the kit: two comments of a page with nothing but links between them. */
 export function blockIn(html: string): Block | undefined {
   if (!html.includes(markerTexts.opening)) return undefined;
@@ -213,14 +222,6 @@ export function blockIn(html: string): Block | undefined {
     } else if (opening && !isOfBlock(node)) opening = undefined;
   }
   return undefined;
-}
-
-/** In the order of the document; not those of templates. */
-function* nodesOf(parent: DefaultTreeAdapterMap['parentNode']): Generator<Node> {
-  for (const node of parent.childNodes) {
-    yield node;
-    if ('childNodes' in node) yield* nodesOf(node);
-  }
 }
 
 const isComment = (node: Node, text: string): boolean => 'data' in node && node.data.trim() === text;
@@ -280,24 +281,28 @@ function outline(html: string, wiring: PageWiring): string {
     );
   };
   const isOurs = (url: string) => /(?:^|\/)styles\/[^/]+\.css$/.test(url);
-  const visit = (nodes: readonly Node[]) => {
-    for (const node of nodes) {
-      if ('value' in node) text += node.value;
-      else if ('tagName' in node) {
-        if (isKits(node)) continue;
-        flush();
-        told += `<${node.tagName} ${JSON.stringify(node.attrs.map(({ name, value }) => [name, value]))}>`;
-        if (node.tagName !== 'style') visit(node.childNodes);
-        if ('content' in node) visit(node.content.childNodes);
-        flush();
-        told += '</>';
-      } else if ('data' in node && !Object.values(markerTexts).includes(node.data.trim())) {
-        flush();
-        told += `<!--${node.data}-->`;
-      }
+  // What is still to be told, the next one last; undefined where an element ends.
+  const waiting: (Node | undefined)[] = [];
+  const wait = (nodes: readonly Node[]) => waiting.push(...[...nodes].reverse());
+  wait(parse(html, { sourceCodeLocationInfo: true, scriptingEnabled: false }).childNodes);
+  while (waiting.length > 0) {
+    const node = waiting.pop();
+    if (node === undefined) {
+      flush();
+      told += '</>';
+    } else if ('value' in node) text += node.value;
+    else if ('tagName' in node) {
+      if (isKits(node)) continue;
+      flush();
+      told += `<${node.tagName} ${JSON.stringify(node.attrs.map(({ name, value }) => [name, value]))}>`;
+      waiting.push(undefined);
+      if ('content' in node) wait(node.content.childNodes);
+      if (node.tagName !== 'style') wait(node.childNodes);
+    } else if ('data' in node && !Object.values(markerTexts).includes(node.data.trim())) {
+      flush();
+      told += `<!--${node.data}-->`;
     }
-  };
-  visit(parse(html, { sourceCodeLocationInfo: true, scriptingEnabled: false }).childNodes);
+  }
   flush();
   return told;
 }

@@ -6,8 +6,9 @@ import { DenseGlyphError } from '../../errors.js';
 import { baseOf } from '../html/base-url.js';
 import { elementsWithin, ownText, readDocument, treesWithin, type SiteElement } from '../html/document.js';
 import { asUnnamedEncoding, decodedPage } from '../html/encoding.js';
-import { stylesheetsOf, type StylesheetSource } from '../cascade/page-stylesheets.js';
+import { stylesheetsOf, type ForbiddenFile, type StylesheetSource } from '../cascade/page-stylesheets.js';
 import { hostedReferences, type HostedReference } from '../usage/hosted-references.js';
+import { policiesOf, withSelf, type PagePolicies } from '../policies/content-security-policy.js';
 import { SiteStyles } from '../cascade/site-styles.js';
 import { everyScreen, type LineFace, type PageFace } from '../usage/page-face.js';
 import { pageFaces, type StyledPage } from '../usage/page-faces.js';
@@ -121,9 +122,10 @@ export class PageScanner {
     const lines = !isSource ? 'none' : withPlaces ? 'noted' : 'on demand';
     const root = readDocument(html, lines);
     const base = baseOf(root);
-    const { files, fontFaces, ...styled } = await styledPage(root, page, this.stylesheets.for(page, base));
-    await this.stylesheets.checkFaces(fontFaces, page, base);
     const otherHost = (address: string) => this.site.otherHost(address, page.address);
+    const policies = policiesOf(root, page.policies ?? [], otherHost);
+    const { files, fontFaces, ...styled } = await this.styled(root, page, base, policies);
+    await this.stylesheets.checkFaces(fontFaces, page, base);
     for (const one of hostedReferences(root, page.page, otherHost))
       this.stylesheets.hosted.add(one.kind, one, [page.page]);
     const found = pageFaces(
@@ -146,9 +148,21 @@ export class PageScanner {
       scripts: isSource ? scriptsInstead(root) : 0,
       hasScripts: elementsWithin(root).some(isScript),
       isEncodingNamed: true,
-      ...(isSet && widths ? { blocks: await this.blocksOf(root, page, base, widths) } : {}),
+      ...(isSet && widths ? { blocks: await this.blocksOf(root, page, base, widths, policies) } : {}),
       ...(isSet && withRequests ? { requests: await this.stylesheets.requestsOf(root, page, base) } : {}),
     };
+  }
+
+  private async styled(
+    root: SiteElement,
+    page: SitePage,
+    base: string | undefined,
+    policies: PagePolicies,
+  ): ReturnType<typeof styledPage> {
+    const styled = await styledPage(root, page, this.stylesheets.for(page, base), policies);
+    for (const one of styled.forbidden)
+      this.stylesheets.problems.add(one.by.directive, forbiddenProblem(one), [page.page]);
+    return styled;
   }
 
   private async blocksOf(
@@ -156,9 +170,10 @@ export class PageScanner {
     page: SitePage,
     base: string | undefined,
     widths: readonly number[],
+    policies: PagePolicies,
   ): Promise<Map<number, TextBlock[]>> {
     const { stylesheets, styles } = this.lines;
-    const styled = await styledPage(root, page, stylesheets.for(page, base));
+    const styled = await styledPage(root, page, stylesheets.for(page, base), policies);
     return pageBlocks({ root, file: page.page, ...styled }, styles, widths);
   }
 
@@ -187,14 +202,17 @@ async function styledPage(
   root: SiteElement,
   { page }: SitePage,
   source: StylesheetSource,
+  policies: PagePolicies,
 ): Promise<Pick<StyledPage, 'sheets' | 'counterStyles' | 'namedFeatures'> & PageFiles> {
   const sheets = new Map<SiteElement | undefined, PageSheet[]>();
   const fontFaces: FontFaceDescriptors[] = [];
   const files: string[] = [];
+  const forbidden: ForbiddenFile[] = [];
   const counterStyles = new Map<string, ReadonlyMap<string, string>>();
   const namedFeatures = new Set<string>();
   for (const tree of treesWithin(root)) {
-    const found = await stylesheetsOf(tree, page, source);
+    const found = await stylesheetsOf(tree, page, source, policies);
+    forbidden.push(...found.forbidden);
     sheets.set(tree === root ? undefined : tree, found.sheets);
     files.push(...found.files);
     // CSS Scoping 1, section 3.4: names of faces belong to the page; browsers read those of the page only.
@@ -202,13 +220,25 @@ async function styledPage(
     for (const [name, descriptors] of found.counterStyles) counterStyles.set(name, descriptors);
     for (const tag of found.namedFeatures) namedFeatures.add(tag);
   }
-  return { sheets, fontFaces, files, counterStyles, namedFeatures };
+  return { sheets, fontFaces, files, counterStyles, namedFeatures, forbidden };
 }
 
 interface PageFiles {
   fontFaces: FontFaceDescriptors[];
   /** Stylesheets that it links, and those that they import. */
   files: string[];
+  /** What policies of the page forbid. */
+  forbidden: ForbiddenFile[];
+}
+
+/** What is told of a file that a policy of the page forbids. */
+function forbiddenProblem({ kind, url, file, line, family, host, by }: ForbiddenFile): SiteProblem {
+  const what = url === '' ? 'the style here' : /^data:/i.test(url) ? 'a font in the stylesheet itself' : url;
+  const of = family === undefined ? '' : ` of ${family}`;
+  const message = `${what}${of} is forbidden by the page’s policy: ${by.directive} ${by.sources.join(' ')}`;
+  const isOwn = host === undefined && url !== '' && !/^data:/i.test(url);
+  const advice = isOwn ? { advice: `write ${withSelf(by)} into the policy` } : {};
+  return { code: 'policy-forbids', url: `${kind} ${url}`, file, line, message, ...advice };
 }
 
 /** How deep documents may stand in each other. */

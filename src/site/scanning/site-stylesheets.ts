@@ -53,6 +53,11 @@ export class SiteStylesheets {
         }
         return rules;
       },
+      hostOf: (address, from) =>
+        this.site.otherHost(
+          from === page.page ? behindBase(address, base) : address,
+          this.addresses.get(from) ?? '',
+        ),
       linked: (address, from, place) =>
         this.linked(from === page.page ? behindBase(address, base) : address, from, place, page.page),
     };
@@ -136,7 +141,8 @@ export class SiteStylesheets {
       const home = this.site.adopted?.(address);
       const isRead = home !== undefined;
       this.hosted.add(kind, { kind, url: address, file: from, line: place.line, isRead }, [page]);
-      return home === undefined ? undefined : this.sheetAt(home, from, place, page);
+      if (home === undefined) return undefined;
+      return { ...(await this.sheetAt(home, from, place, page)), isOfHost: true };
     }
     const found = await this.site.addressOf(address, start);
     if (found === undefined) {

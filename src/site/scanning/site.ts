@@ -10,6 +10,8 @@ export interface SitePage {
   read(): Uint8Array | string;
   /** The encoding that the server names. */
   charset?: string | undefined;
+  /** Content-Security-Policy headers that it comes with. */
+  policies?: readonly string[] | undefined;
   /** What a server sends for it, where a browser gave its text. */
   sent?: (() => Uint8Array) | undefined;
   /** What it showed before, while it was loaded, and not any more. */

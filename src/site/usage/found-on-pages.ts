@@ -1,14 +1,18 @@
+import type { FindingCode } from '../../findings.js';
 import type { HostedReference } from './hosted-references.js';
 
-/** Something that a page names and that isn't there, or a page that can't be read. */
+/** Something that is wrong on a page: what it names and isn't there, that it can't be read, or what else a fact of it says. */
 export interface SiteProblem {
-  code: 'stylesheet-missing' | 'font-missing' | 'page-unreadable';
+  code: FindingCode;
   url: string;
   file: string;
   line: number;
   family?: string;
   /** Why, where it isn't that the file is missing. */
   reason?: string;
+  /** What is told, where that isn't a file which can't be had. */
+  message?: string;
+  advice?: string;
   /** The same file elsewhere, as it would be written. */
   nearest?: string | undefined;
 }

@@ -28,6 +28,8 @@ export interface OnlineRequest {
   routes?: readonly string[] | undefined;
   /** Pages after something happened on them; a browser reads those. */
   states?: readonly SiteState[] | undefined;
+  /** The Content-Security-Policy that a server sends with all pages. */
+  policy?: string | undefined;
 }
 
 /**
@@ -36,7 +38,7 @@ export interface OnlineRequest {
  * @throws DenseGlyphError `site-unreachable` if the first page can't be had
  */
 export async function readOnlineSite(
-  { start, mostPages, read, routes = [], states = [] }: OnlineRequest,
+  { start, mostPages, read, routes = [], states = [], policy }: OnlineRequest,
   progress?: OnProgress,
 ): Promise<OnlineSite> {
   const client = new HttpClient({ userAgent: `dense-glyph/${version()}` });
@@ -49,6 +51,7 @@ export async function readOnlineSite(
     from: i === 0 ? '' : 'the config',
   }));
   const seen = new Set(waiting.map(({ url }) => url));
+  const named = policy === undefined ? [] : [policy];
   const readPage = read ?? files.page;
   const visit = async ({ url, from }: { url: string; from: string }) => {
     const found = await readPage(url);
@@ -84,6 +87,7 @@ export async function readOnlineSite(
       read: () => found.bytes ?? found.html,
       earlier: found.earlier,
       charset: found.charset,
+      policies: [...named, ...(found.policies ?? [])],
     });
     const total = Math.min(mostPages, pages.size + waiting.length);
     progress?.({ task: 'fetching pages', done: pages.size, total, bytes: 0, totalBytes: 0, item: page });
@@ -120,6 +124,7 @@ export async function readOnlineSite(
         size: found.html.length,
         read: () => found.html,
         earlier: found.earlier,
+        policies: named,
         isAfterSteps: hasSteps(state),
       });
   };
@@ -171,11 +176,18 @@ class OnlineFiles {
 
   readonly page: PageReader = async (url) => {
     try {
-      const { status, mediaType, charset, bytes, url: last } = await this.client.get(url, 'text/html');
+      const {
+        status,
+        mediaType,
+        charset,
+        bytes,
+        policies,
+        url: last,
+      } = await this.client.get(url, 'text/html');
       if (status !== 200) return { reason: statusReason(status) };
       if (!/^(text\/html|application\/xhtml\+xml)$/.test(mediaType))
         return { reason: `it is no page but ${mediaType || 'of no type'}` };
-      return { url: last, html: await decodedPage(bytes, charset), bytes, charset };
+      return { url: last, html: await decodedPage(bytes, charset), bytes, charset, policies };
     } catch (cause) {
       return { reason: reasonOf(cause) };
     }

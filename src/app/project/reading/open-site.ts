@@ -27,6 +27,8 @@ export interface SiteRequest {
   root?: string | undefined;
   /** Where stylesheets of hosts are that came home, by their addresses in full. */
   home?: AdoptedSheets | undefined;
+  /** The Content-Security-Policy that a server sends with all pages. */
+  policy?: string | undefined;
   /** Whether an installed Chromium runs the scripts of each page first. */
   runScripts?: boolean | undefined;
   /** What files hold in the place of what is on disk, where scripts run: by their paths, absolute. */
@@ -59,6 +61,7 @@ export async function openSite(request: SiteRequest, progress?: OnProgress): Pro
     environment,
     routes,
     states = [],
+    policy,
   } = request;
   if (!runScripts && states.length > 0)
     throw new DenseGlyphError(
@@ -73,7 +76,7 @@ export async function openSite(request: SiteRequest, progress?: OnProgress): Pro
     throw new DenseGlyphError('call-invalid', `${url} stands beside other names`, {}, advice);
   }
   if (url === undefined) {
-    const site = await readSite(named, folder, { root, home });
+    const site = await readSite(named, folder, { root, home, policy });
     if (!runScripts && routes !== undefined && routes.length > 0)
       throw new DenseGlyphError(
         'call-invalid',
@@ -90,7 +93,7 @@ export async function openSite(request: SiteRequest, progress?: OnProgress): Pro
     const { readOnlineSite } = await import('./online-site.js');
     const read = browser && (await import('./run-pages.js')).readerBy(browser);
     const site = await readOnlineSite(
-      { start: new URL(url).href, mostPages, read, routes, states },
+      { start: new URL(url).href, mostPages, read, routes, states, policy },
       progress,
     );
     return { site, problems: site.problems, end: site.end };

@@ -12,4 +12,6 @@ export interface ReadPage {
   /** As the server sent it; undefined where a browser made it. */
   bytes?: Uint8Array;
   charset?: string | undefined;
+  /** Content-Security-Policy headers. */
+  policies?: readonly string[];
 }

@@ -6,8 +6,8 @@ import type { ScanTask } from './scan-threads.js';
 
 const scanners = new Map<string, PageScanner>();
 
-answerTasks(async ({ base, root, paths, told, home }: ScanTask): Promise<FoundOnSite> => {
-  const site = openFolder(base, root, paths, home);
+answerTasks(async ({ base, root, paths, told, ...options }: ScanTask): Promise<FoundOnSite> => {
+  const site = openFolder(base, root, paths, options);
   let scanner = scanners.get(base);
   if (!scanner) scanners.set(base, (scanner = new PageScanner(site, told)));
   const pages: FoundOnSite['pages'] = [];

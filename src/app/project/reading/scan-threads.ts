@@ -14,6 +14,7 @@ export interface ScanTask {
   paths: string[];
   told: ToldOfPages;
   home: ReadonlyMap<string, string>;
+  policy: string | undefined;
 }
 
 /** What is told of pages, as plain data. */
@@ -59,7 +60,7 @@ async function byThreads(
   const problems = newProblems();
   const hosted = newReferences();
   const sheets = newStylesheets();
-  const { base, root, home } = site;
+  const { base, root, home, policy } = site;
   const groups = Array.from({ length: Math.ceil(site.pages.length / pagesAtOnce) }, (_, i) =>
     site.pages.slice(i * pagesAtOnce, (i + 1) * pagesAtOnce),
   );
@@ -67,7 +68,7 @@ async function byThreads(
     const found = await Promise.all(
       groups.map(async (group) => {
         const paths = group.map(({ address }) => address);
-        const ofGroup = await threads.run({ base, root, paths, told, home });
+        const ofGroup = await threads.run({ base, root, paths, told, home, policy });
         for (const { page, size } of group) {
           steps.begin(page);
           steps.end(size);

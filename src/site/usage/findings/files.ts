@@ -4,16 +4,20 @@ import type { OnPages, SiteProblem } from '../found-on-pages.js';
 import type { HostedReference } from '../hosted-references.js';
 import type { Collector } from './collector.js';
 
-export function missingFile(problem: OnPages<SiteProblem>, collected: Collector): void {
-  const { code, url, file, line, family, nearest, pages } = problem;
+export function siteProblem(problem: OnPages<SiteProblem>, collected: Collector): void {
+  const { code, url, file, line, family, nearest, message, advice, pages } = problem;
+  if (message !== undefined) {
+    collected.add(finding(code, message, { file, line, ...(advice === undefined ? {} : { advice }) }), pages);
+    return;
+  }
   if (problem.reason !== undefined) {
     const place = line > 0 ? { file, line } : { file };
     collected.add(finding(code, `${url} cannot be read: ${problem.reason}`, place), pages);
     return;
   }
   const what = family === undefined ? url : `${url} of ${family}`;
-  const advice = nearest === undefined ? {} : { advice: `write ${nearest}` };
-  collected.add(finding(code, `${what} is not there`, { file, line, ...advice }), pages);
+  const instead = nearest === undefined ? {} : { advice: `write ${nearest}` };
+  collected.add(finding(code, `${what} is not there`, { file, line, ...instead }), pages);
 }
 
 /** What each kind of reference is, and what text waits for because of it. */

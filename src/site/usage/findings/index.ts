@@ -7,7 +7,7 @@ import { fakedStyles, LackingCharacters, undeclaredFamily } from './asked-faces.
 import { Collector, type SiteFinding } from './collector.js';
 import type { FoundOnSite, PageDemand } from './demand.js';
 import { declaredRules } from './declared-rules.js';
-import { hostedReference, missingFile } from './files.js';
+import { hostedReference, siteProblem } from './files.js';
 import { preloadedFonts } from './preloaded-fonts.js';
 
 export type { FoundOnSite, PageDemand, SiteFinding };
@@ -53,7 +53,7 @@ export function siteFindings(
   lacking.tell(collected);
   declaredRules(pages, found.sheets, collected);
   for (const { page, rules } of pages) for (const one of more(rules)) collected.add(one, [page]);
-  for (const problem of found.problems) missingFile(problem, collected);
+  for (const problem of found.problems) siteProblem(problem, collected);
   for (const references of byAddress(found.hosted)) hostedReference(references, collected);
   return collected.all();
 }
