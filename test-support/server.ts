@@ -24,12 +24,12 @@ export class LoggingServer {
   /**
    * @param folders by the path that they are served under, as in `{ '/': site, '/fonts/': fonts }`
    * @param extra pages, or files, by their paths
-   * @param late which answers of folders are held back, and for how many milliseconds
+   * @param late which answers of folders are held back, and for how many milliseconds; so many of them, all if left out
    */
   static async start(
     folders: Record<string, string>,
     extra: Record<string, string | Uint8Array> = {},
-    late?: { paths: RegExp; delay: number },
+    late?: { paths: RegExp; delay: number; most?: number },
   ): Promise<LoggingServer> {
     const handlers = Object.entries(folders)
       .sort(([a], [b]) => b.length - a.length)
@@ -38,6 +38,7 @@ export class LoggingServer {
         handle: sirv(folder, { dev: true, etag: false, setHeaders: asKept }),
       }));
     const requests: LoggedRequest[] = [];
+    let held = 0;
     const server = createServer((request, response) => {
       const url = request.url ?? '/';
       requests.push({ path: url, destination: request.headers['sec-fetch-dest']?.toString() });
@@ -55,7 +56,7 @@ export class LoggingServer {
         if (found) found.handle(request, response, missing);
         else missing();
       };
-      if (late?.paths.test(url) === true) setTimeout(answer, late.delay);
+      if (late?.paths.test(url) === true && held++ < (late.most ?? Infinity)) setTimeout(answer, late.delay);
       else answer();
     });
     await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));

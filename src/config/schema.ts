@@ -303,6 +303,13 @@ const outputSchema = object({
   url: text()
     .test('url', urlAdvice, (value) => value === undefined || isBaseUrl(value))
     .meta(describedBy({ description: 'What browsers ask for, as in /type/; relative URLs if left out.' })),
+  minify: boolean()
+    .typeError('write true or false')
+    .meta(
+      describedBy({
+        description: 'Whether kit.css is written without what only people read; no, if left out.',
+      }),
+    ),
 });
 
 export const configSchema = object({

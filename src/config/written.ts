@@ -89,7 +89,11 @@ export interface WrittenConfig {
   /** The site that the kit is for. */
   site?: WrittenSite;
   /** Where the kit goes, and what browsers ask for; relative URLs if left out. */
-  output: { folder: string; url?: string };
+  output: {
+    folder: string;
+    url?: string;
+    /** Whether kit.css is written without what only people read. */ minify?: boolean;
+  };
   /** Browserslist queries; the project’s own list if left out. */
   reach?: OneOrMore<string>;
   characters?: WrittenCharacters;

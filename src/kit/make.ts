@@ -8,6 +8,7 @@ import { ledgerFile } from './files/ledger.js';
 import { manifestOf, type Manifest } from './files/manifest.js';
 import { moduleFiles } from './files/module.js';
 import { proofFile } from './files/proof.js';
+import { minified } from './files/minified.js';
 import { stylesheetFile } from './files/stylesheet.js';
 import type { KeptStylesheet, KitAddress, KitFace, KitFamily, MadeKit } from './kit.js';
 import { decidedLoading, type LoadedFamily } from './planning/loading.js';
@@ -26,7 +27,9 @@ import {
 } from './stand-ins/index.js';
 
 export interface KitRequest extends Omit<MakeRequest, 'formats'> {
-  config: Pick<KitConfig, 'families' | 'characters' | 'budget' | 'loading'>;
+  config: Pick<KitConfig, 'families' | 'characters' | 'budget' | 'loading'> & {
+    output?: Pick<KitConfig['output'], 'minify'>;
+  };
   reach: Reach;
   address: KitAddress;
   /** The text of the site, for stand-ins; sentences are set without it. */
@@ -60,7 +63,8 @@ export async function makeKit(
     }));
   const stylesheets = kept?.stylesheets ?? [];
   const about = { leftOut, stylesheets, reach, address, moves, licences: new Map(), files: new Map() };
-  const css = stylesheetFile({ address, families: withStandIns(decided) });
+  const rules = stylesheetFile({ address, families: withStandIns(decided) });
+  const css = config.output?.minify ? minified(rules) : rules;
   const visits = request.visits ?? [];
   const planned = plannedVisits({
     families: decided,

@@ -54,7 +54,7 @@ let staged: string;
 let hash: string;
 const servers: LoggingServer[] = [];
 
-async function served(late?: { paths: RegExp; delay: number }, root = made): Promise<LoggingServer> {
+async function served(late?: { paths: RegExp; delay: number; most?: number }, root = made): Promise<LoggingServer> {
   const page = readFileSync(join(root, 'index.html'), 'utf8');
   const server = await LoggingServer.start(
     { '/': root },
@@ -176,7 +176,7 @@ describe.each(testedEngines())('%s', (engineName) => {
   });
 
   test.each([
-    ['stalls', { paths: /i-drawn/, delay: 4_000 }],
+    ['stalls', { paths: /i-drawn/, delay: 4_000, most: 1 }],
     ['fails', undefined],
   ])('where one of them %s the others don’t come either', async (how, late) => {
     const broken = join(folder, 'broken');
@@ -192,6 +192,11 @@ describe.each(testedEngines())('%s', (engineName) => {
     expect(arrivals.map(([, one]) => one)).toEqual(['pending', 'failed']);
     const looks = new Set(frames.map((frame) => frame.replace(/^\S+ /, '')));
     expect([...looks]).toHaveLength(1);
+    if (how === 'fails') return;
+    // Once the line is there again, they come together.
+    await engine.run('await fetch(argument)', `type/${italic}`);
+    await engine.run('dispatchEvent(new Event("online"))');
+    expect(await until(`${state} === 'ready'`)).toBe(true);
   });
 
   test.each([

@@ -119,7 +119,7 @@ describe('a config', () => {
     [
       'a key like no other',
       { output: { folder: 'type', zebra: 1 }, families: [family] },
-      ['output.zebra is not a known key; known keys are folder, url'],
+      ['output.zebra is not a known key; known keys are folder, url, minify'],
     ],
     [
       'a choice that there is not',
@@ -202,7 +202,7 @@ describe('a config', () => {
       [
         '__proto__ is not a known key; known keys are site, output, reach, characters, rest, budget, loading, families',
         'constructor is not a known key; known keys are site, output, reach, characters, rest, budget, loading, families',
-        'output.toString is not a known key; known keys are folder, url',
+        'output.toString is not a known key; known keys are folder, url, minify',
       ],
     ],
   ])('with %s is refused with path and remedy', (_, input, expected) => {

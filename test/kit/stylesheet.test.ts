@@ -1,5 +1,7 @@
 import { expect, test } from '@jest/globals';
+import { generate, parse } from 'css-tree';
 import { CodePointSet } from '#src/core/text/code-point-set.js';
+import { minified } from '#src/kit/files/minified.js';
 import { faceRules } from '#src/kit/files/stylesheet.js';
 import type { KitFace } from '#src/kit/kit.js';
 import type { Part } from '#src/kit/planning/made.js';
@@ -68,3 +70,16 @@ test('what a rule declares beside is declared again', () => {
   };
   expect(faceRules(declared as never, '')).toMatch(/font-style: oblique 0deg 10deg;[^]*size-adjust: 90%;/);
 });
+
+test.each(['Buoy Signs', 'A : B ; { C } , "D"', 'with /* no */ comment', 'Ζ\\'])(
+  'rules of %j say the same without what only people read',
+  (family) => {
+    const rules = faceRules({ ...face([part('drawn', [[0x41, 0x5a]])]), family }, 'https://a.example/b c/');
+    const css = `/*! whose it is */\n\n/* told */\n${rules}\n@supports (a: b) {\n  :where(head > :nth-child(1)) {\n    width: 1ch;\n  }\n}\n`;
+    const short = minified(css);
+    const said = (text: string) => generate(parse(text.replace(/\/\* told \*\//, '')));
+    expect(said(short)).toBe(said(css));
+    expect(short.startsWith('/*! whose it is */\n@')).toBe(true);
+    expect(short.length).toBeLessThan(css.length - 30);
+  },
+);

@@ -101,7 +101,7 @@ function failed(name: string): Outcome {
   return 'failed';
 }
 
-/** Asks for groups, each once, those that others wait for first. @param facesOf what of a group is wanted */
+/** Asks for groups, each once until it fails, those that others wait for first. @param facesOf what of a group is wanted */
 export class Arrivals {
   private readonly started = new Map<string, Promise<Outcome>>();
 
@@ -117,7 +117,15 @@ export class Arrivals {
       const group = this.groups.find((one) => one.name === name)!;
       const before = group.after === undefined ? undefined : this.start(group.after);
       this.started.set(name, (outcome = arrive(group, this.facesOf(group), this.base, before)));
+      void outcome.then((end) => {
+        if (end === 'failed') this.started.delete(name);
+      });
     }
     return outcome;
+  }
+
+  /** Asks for all of them; for those that failed once more. */
+  all(): void {
+    for (const { name } of this.groups) void this.start(name);
   }
 }

@@ -14,4 +14,8 @@ const own = new Map(
   kitGroups.map((group) => [group, group.faces.filter(() => !wanted || wanted.includes(`${number++}`))]),
 );
 const arrivals = new Arrivals(kitGroups, base, (group) => own.get(group)!);
-for (const { name } of kitGroups) void arrivals.start(name);
+const ask = () => arrivals.all();
+ask();
+// A line that is there again, a page that somebody comes back to (HTML, section 7.4.6): what failed is asked for once more.
+addEventListener('online', ask);
+addEventListener('pageshow', ({ persisted }) => persisted && ask());

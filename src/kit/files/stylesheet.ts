@@ -41,11 +41,25 @@ function rulesOfStandIns(face: KitFace): string[] {
   );
 }
 
-/** What the face has, so that other characters go on to the stack. */
+/** Blocks up to here are in the text of most languages: what pages may come to draw. */
+const lastUsual = 0x17f;
+
+/**
+ * What the face has, so that other characters go on to the stack; of what lies further up where pages draw something, as each number
+ * stands in each rule.
+ */
 function standInCharacters({ parts }: KitFace): CodePointRanges {
-  const all = new CodePointSet();
-  for (const { characters } of parts) for (const [first, last] of characters) all.addRange(first, last);
-  return withSpace(all.ranges());
+  const [all, drawn] = [new CodePointSet(), new CodePointSet()];
+  for (const { characters, slice } of parts)
+    for (const [first, last] of characters) {
+      all.addRange(first, last);
+      if (slice !== 'rest') drawn.addRange(first, last);
+    }
+  const isAsked = ([first, last]: readonly [number, number]) => {
+    for (let codePoint = first; codePoint <= last; codePoint++) if (drawn.has(codePoint)) return true;
+    return first <= lastUsual;
+  };
+  return withSpace(all.ranges().filter(isAsked));
 }
 
 /** The head and elements in it; of a page with fewer the first ones are loaded. */
