@@ -54,7 +54,10 @@ let staged: string;
 let hash: string;
 const servers: LoggingServer[] = [];
 
-async function served(late?: { paths: RegExp; delay: number; most?: number }, root = made): Promise<LoggingServer> {
+async function served(
+  late?: { paths: RegExp; delay: number; most?: number },
+  root = made,
+): Promise<LoggingServer> {
   const page = readFileSync(join(root, 'index.html'), 'utf8');
   const server = await LoggingServer.start(
     { '/': root },

@@ -25,6 +25,8 @@ export interface StyledElement {
 /** Styles by that of the parent and by what applies: many elements have the same, on other pages and screens too. */
 export class StyleCache {
   private readonly known = new Map<ComputedStyle, Map<string, StyledElement>>();
+  /** What was made for each parent, by what of it can be told by a text. */
+  private readonly made = new Map<ComputedStyle, Map<string, StyledElement[]>>();
   private size = 0;
 
   for(parent: ComputedStyle, key: string, make: () => StyledElement): StyledElement {
@@ -33,18 +35,26 @@ export class StyleCache {
     let styled = inside.get(key);
     if (!styled) {
       const made = make();
-      styled = made;
-      for (const other of inside.values()) {
-        if (!isSame(styled, other)) continue;
-        styled = other;
-        break;
-      }
+      styled = this.same(parent, made);
       inside.set(key, styled);
       // What is there already costs little more than its key.
       this.size += styled === made ? 1 : 0.1;
       if (this.size > mostOfPage) this.clear();
     }
     return styled;
+  }
+
+  /** An element that other rules brought to the same, where there is one. */
+  private same(parent: ComputedStyle, made: StyledElement): StyledElement {
+    let inside = this.made.get(parent);
+    if (!inside) this.made.set(parent, (inside = new Map<string, StyledElement[]>()));
+    const text = textOf(made);
+    const alike = inside.get(text);
+    const found = alike?.find((other) => isSame(made, other));
+    if (found) return found;
+    if (alike) alike.push(made);
+    else inside.set(text, [made]);
+    return made;
   }
 
   /** To be called before each page: within one, equal styles are to be the same, whatever was read before. */
@@ -54,6 +64,7 @@ export class StyleCache {
 
   private clear(): void {
     this.known.clear();
+    this.made.clear();
     this.size = 0;
   }
 }
@@ -68,6 +79,21 @@ const isCounting = ({
   display === 'list-item' ||
   [counterReset, counterIncrement, counterSet].some((value) => value !== 'none') ||
   /counters?\(|-quote/i.test(content);
+
+/** The words and numbers of a style and of its pseudo-elements: the same for those that are alike. */
+function textOf({ style, pseudo }: StyledElement): string {
+  const others = Array.from(pseudo, ([name, one]) => `${name} ${wordsOf(one)}`);
+  return [wordsOf(style), ...others.sort()].join('|');
+}
+
+function wordsOf(style: ComputedStyle): string {
+  let text = '';
+  for (const key in style) {
+    const value = style[key as keyof ComputedStyle];
+    if (typeof value === 'string' || typeof value === 'number') text += `${value};`;
+  }
+  return text;
+}
 
 /** Other rules may come to the same. */
 function isSame(a: StyledElement, b: StyledElement): boolean {
