@@ -1,14 +1,26 @@
 import { expect, test } from '@jest/globals';
 import { spawn } from 'node:child_process';
-import { rmSync, writeFileSync, mkdirSync } from 'node:fs';
+import { cpSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import type { Manifest } from '#src/kit/index.js';
 import { parseUnicodeRanges } from '#src/core/text/parse-ranges.js';
 import { cli, inFolder, tree } from '../../test-support/cli.js';
-import { root } from '../../test-support/paths.js';
+import { root, sampleFonts } from '../../test-support/paths.js';
 import { manifestIn, project, slab, textIn } from '../../test-support/project.js';
 
 const page = (text: string) =>
   `<!doctype html><html lang=en><meta charset=utf-8><link rel=stylesheet href=site.css><h1>${text}</h1>`;
+
+const watched = { site: { root: 'site' }, output: { folder: 'type' }, families: [slab] };
+const styled = (text: string) =>
+  `<!doctype html><html lang=en><meta charset=utf-8><style>h1 { font: 700 30px 'Lampbuoy Slab', serif }</style><h1>${text}</h1>`;
+
+/** Of the part that pages draw. */
+const lettersOf = (folder: string): string => {
+  const { families } = JSON.parse(readFileSync(join(folder, 'type/kit.json'), 'utf8')) as Manifest;
+  const ranges = families[0].faces[0].parts.find(({ slice }) => slice === 'drawn')?.characters ?? '';
+  return String.fromCodePoint(...parseUnicodeRanges(ranges).codePoints());
+};
 
 /** The lines that a call says, as it says them. */
 function watching(folder: string): {
@@ -88,5 +100,51 @@ test('what keeps the first kit from being made ends the call', async () => {
     const { code, err } = await cli(['build', '--watch'], folder);
     expect(code).toBe(2);
     expect(err).toContain('no config');
+  });
+});
+
+test.each<[string, (folder: string) => void, (folder: string) => void]>([
+  [
+    'its site is taken away and made anew',
+    (folder) => rmSync(join(folder, 'site'), { recursive: true }),
+    (folder) => {
+      mkdirSync(join(folder, 'site'));
+      writeFileSync(join(folder, 'site/index.html'), styled('Quay'));
+    },
+  ],
+  [
+    'its site is renamed, and another one comes in its place',
+    (folder) => renameSync(join(folder, 'site'), join(folder, 'old')),
+    (folder) => {
+      cpSync(join(folder, 'old'), join(folder, 'site'), { recursive: true });
+      writeFileSync(join(folder, 'site/index.html'), styled('Quay'));
+    },
+  ],
+  [
+    'a font and the config are deleted and come back',
+    (folder) => {
+      rmSync(join(folder, 'fonts/LampbuoySlab-Bold.otf'));
+      rmSync(join(folder, 'dense-glyph.config.json'));
+    },
+    (folder) => {
+      cpSync(join(sampleFonts, 'LampbuoySlab-Bold.otf'), join(folder, 'fonts/LampbuoySlab-Bold.otf'));
+      writeFileSync(join(folder, 'site/index.html'), styled('Quay'));
+      writeFileSync(join(folder, 'dense-glyph.config.json'), JSON.stringify(watched));
+    },
+  ],
+])('a kit goes on being made when %s', async (_, takeAway, bringBack) => {
+  await project(watched, async (folder) => {
+    mkdirSync(join(folder, 'site'));
+    writeFileSync(join(folder, 'site/index.html'), styled('Boats'));
+    const { next, end } = watching(folder);
+    await next(/Ctrl\+C ends it/);
+    takeAway(folder);
+    expect(await next(/wait[^]*?\n.*\n/)).toContain('the kit stays as it was');
+    bringBack(folder);
+    await next(/Kit {3}.*1 face/);
+    while (!lettersOf(folder).includes('Q')) await next(/Kit {3}.*1 face/);
+    writeFileSync(join(folder, 'site/index.html'), styled('Wharf'));
+    while (!lettersOf(folder).includes('W')) await next(/Kit {3}.*1 face/);
+    await end();
   });
 });

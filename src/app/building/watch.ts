@@ -1,5 +1,4 @@
 import { resolve } from 'node:path';
-import { DenseGlyphError } from '../../errors.js';
 import { watchFiles } from '../../io/watching.js';
 import { BuildMemory } from '../project/build-memory.js';
 import { buildFrom, type BuildInputs, type BuildRequest, type BuildResult } from './build.js';
@@ -8,7 +7,7 @@ import { buildFrom, type BuildInputs, type BuildRequest, type BuildResult } from
 export interface WatchedBuild {
   result?: BuildResult;
   /** What kept it from being made; the kit stays as it was. */
-  trouble?: DenseGlyphError | AggregateError;
+  trouble?: Error;
   /** Files behind it, absolute; nothing for the first one, and where stand-ins were fitted again. */
   changed: readonly string[];
   /** Milliseconds. */
@@ -50,8 +49,9 @@ export async function watchBuild(
       watching.look([...read.files, ...(read.site === undefined ? [] : [read.site])]);
       tell({ result });
     } catch (cause) {
-      if (!inputs || !(cause instanceof DenseGlyphError || cause instanceof AggregateError)) throw cause;
-      tell({ trouble: cause });
+      if (!inputs) throw cause;
+      // Files may go while they are read; what is left is looked at once it changes again.
+      tell({ trouble: cause instanceof Error ? cause : new Error(String(cause)) });
     }
     if (memory.isFitLate) timer = setTimeout(() => void fitAgain(), quiet);
   };
