@@ -1,5 +1,6 @@
 import type { Browser, BrowserContext, Page } from 'puppeteer-core';
 import type { Environment } from './environment.js';
+import { closedWithin, withinTime } from './bounded-page.js';
 import { launchChromium } from './launch.js';
 import type { PageSteps } from './page-steps.js';
 
@@ -8,6 +9,8 @@ const loadTime = 30_000;
 const restTime = 5_000;
 const stepTime = 5_000;
 const quiet = 400;
+/** And all of it, whatever its scripts do. */
+const pageTime = 120_000;
 
 /** Scripts for a page, and the global variable that the last one leaves its result in. */
 export interface PageScripts {
@@ -20,11 +23,17 @@ export interface PageScripts {
 
 /** An installed Chromium without a window. */
 export class HeadlessBrowser {
-  private constructor(private readonly browser: Browser) {}
+  private constructor(
+    private readonly browser: Browser,
+    private readonly time: number,
+  ) {}
 
-  /** @throws DenseGlyphError `browser-missing` */
-  static async start(environment: Environment): Promise<HeadlessBrowser> {
-    return new HeadlessBrowser(await launchChromium(environment));
+  /**
+   * @param time milliseconds that a page may take
+   * @throws DenseGlyphError `browser-missing`
+   */
+  static async start(environment: Environment, time = pageTime): Promise<HeadlessBrowser> {
+    return new HeadlessBrowser(await launchChromium(environment), time);
   }
 
   /**
@@ -35,32 +44,39 @@ export class HeadlessBrowser {
    * @param steps what happens first; what it leaves in storage ends with it
    * @throws Error for a page that doesn't load, and for a step that finds nothing
    */
-  async run(
-    url: string,
-    { before, still, after, result }: PageScripts,
-    steps?: PageSteps,
-  ): Promise<{ url: string; value: string }> {
+  async run(url: string, scripts: PageScripts, steps?: PageSteps): Promise<{ url: string; value: string }> {
     const context = steps && (await this.browser.createBrowserContext());
     const page = await (context ?? this.browser).newPage();
     try {
-      await page.setViewport({ width: 1280, height: 800 });
-      if (steps?.language !== undefined) await setLanguage(page, steps.language);
-      await page.evaluateOnNewDocument(before);
-      const answer = await page.goto(url, { waitUntil: 'load', timeout: loadTime });
-      if (answer && answer.status() >= 400) throw new Error(`the server answers ${answer.status()}`);
-      await atRest(page, still);
-      if (steps) await take(page, steps, still);
-      await page.evaluate(after);
-      const value = await page.evaluate(`globalThis[${JSON.stringify(result)}]`);
-      return { url: page.url(), value: String(value) };
+      return await withinTime(page, this.time, () => read(page, url, scripts, steps));
     } finally {
-      await closed(page, context);
+      await closedWithin(() => closed(page, context));
     }
   }
 
+  /** With all of its processes, also those that scripts keep busy. */
   async end(): Promise<void> {
-    await this.browser.close();
+    await closedWithin(() => this.browser.close());
+    this.browser.process()?.kill('SIGKILL');
   }
+}
+
+async function read(
+  page: Page,
+  url: string,
+  { before, still, after, result }: PageScripts,
+  steps: PageSteps | undefined,
+): Promise<{ url: string; value: string }> {
+  await page.setViewport({ width: 1280, height: 800 });
+  if (steps?.language !== undefined) await setLanguage(page, steps.language);
+  await page.evaluateOnNewDocument(before);
+  const answer = await page.goto(url, { waitUntil: 'load', timeout: loadTime });
+  if (answer && answer.status() >= 400) throw new Error(`the server answers ${answer.status()}`);
+  await atRest(page, still);
+  if (steps) await take(page, steps, still);
+  await page.evaluate(after);
+  const value = await page.evaluate(`globalThis[${JSON.stringify(result)}]`);
+  return { url: page.url(), value: String(value) };
 }
 
 const closed = (page: Page, context: BrowserContext | undefined): Promise<void> =>

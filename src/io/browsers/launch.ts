@@ -35,7 +35,8 @@ export async function launchChromium(environment: Environment): Promise<Browser>
   // As root, in a container, there is no sandbox to be had.
   const isRoot = userInfo().uid === 0;
   const args = ['--disable-gpu', '--disable-background-networking', ...(isRoot ? ['--no-sandbox'] : [])];
-  return puppeteer.launch({ executablePath, headless: true, args }).catch((cause: unknown) => {
+  // By a pipe, whose end it hears however this program ends.
+  return puppeteer.launch({ executablePath, headless: true, args, pipe: true }).catch((cause: unknown) => {
     const reason = `${executablePath} does not start`;
     throw new DenseGlyphError('browser-missing', reason, {}, undefined, cause);
   });

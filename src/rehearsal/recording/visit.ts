@@ -1,3 +1,4 @@
+import { withinTime } from '../../io/browsers/bounded-page.js';
 import type { CDPSession, Page } from 'puppeteer-core';
 
 /** A picture of the window. */
@@ -96,7 +97,10 @@ const watching = `(() => {
 })()`;
 
 /** Visits a page and writes down what happens. @throws Error for a page that doesn't load */
-export async function recordVisit(page: Page, url: string): Promise<RecordedVisit> {
+export const recordVisit = (page: Page, url: string): Promise<RecordedVisit> =>
+  withinTime(page, 2 * longest, () => visit(page, url));
+
+async function visit(page: Page, url: string): Promise<RecordedVisit> {
   await page.setViewport(window);
   await page.evaluateOnNewDocument(watching);
   const session = await page.createCDPSession();
