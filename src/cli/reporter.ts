@@ -1,4 +1,5 @@
 import colors from 'picocolors';
+import { jsonText } from '../core/text/json-text.js';
 import { withoutCredentials } from '../errors.js';
 import type { Progress } from '../app/progress.js';
 import { ProgressLine } from './progress-line.js';
@@ -34,7 +35,7 @@ export class Reporter {
     this.clear();
     if (!this.options.json) return;
     // JSON leaves these as they are, and a terminal may act on them.
-    const text = withoutCredentials(JSON.stringify(value, null, 2)).replace(
+    const text = withoutCredentials(jsonText(value)).replace(
       /[\x7f-\x9f\u202a-\u202e\u2066-\u2069]/g,
       (c) => `\\u${c.charCodeAt(0).toString(16).padStart(4, '0')}`,
     );

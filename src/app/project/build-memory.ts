@@ -2,7 +2,7 @@ import { isBelow } from '../../io/read.js';
 import type { Source } from '../../core/source/index.js';
 import type { SitePage } from '../../site/scanning/site.js';
 import type { DemandingPage } from '../../kit/planning/demand.js';
-import type { PageSetting } from '../../kit/planning/kept-demand.js';
+import type { PageSetting } from '../../kit/planning/kept-setting.js';
 import type { ChosenFamily } from '../../kit/planning/chosen.js';
 import type { Screenfuls } from '../../kit/planning/plan-loading.js';
 import type { FittedKit, KitTextFace, PageParagraphs } from '../../kit/stand-ins/index.js';

@@ -3,7 +3,7 @@ import type { KitConfig } from '../../config/schema.js';
 import { DenseGlyphError } from '../../errors.js';
 import { finding, type Finding } from '../../findings.js';
 import { isBelow, isFile, readBytes } from '../../io/read.js';
-import type { KeptPage } from '../../kit/planning/kept-demand.js';
+import { readKeptPages, type KeptPage } from '../../kit/planning/kept-demand.js';
 import { digestOf } from './reading/page-digest.js';
 
 /** What pages asked for when they were read. */
@@ -49,20 +49,12 @@ function readDemand(path: string, file: string): KeptDemand {
   }
   const { demandVersion, pages } = (found ?? {}) as { demandVersion?: unknown; pages?: unknown };
   if (demandVersion !== 1 || !Array.isArray(pages)) throw refuse('it is no result of scan --json');
-  if (!pages.every(isKeptPage))
-    throw refuse('it does not say what pages ask for, as earlier versions did not');
-  return { file, pages };
+  try {
+    return { file, pages: readKeptPages(pages as unknown[]) };
+  } catch (cause) {
+    throw refuse(`it does not say what pages ask for: ${(cause as Error).message}`, cause);
+  }
 }
-
-const isKeptPage = (page: unknown): page is KeptPage =>
-  typeof page === 'object' &&
-  page !== null &&
-  'page' in page &&
-  'languages' in page &&
-  'asks' in page &&
-  Array.isArray(page.asks) &&
-  'lines' in page &&
-  'declared' in page;
 
 /** Where pages aren't any more what they were. @param root of the site, absolute */
 export function staleFindings({ file, pages }: KeptDemand, root: string): Finding[] {

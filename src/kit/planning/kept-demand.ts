@@ -1,20 +1,11 @@
 // What pages ask for, as JSON: a kit is built from it as from the pages themselves
 
-import { withoutCredentials } from '../../errors.js';
+import { array, boolean, number, object, string, ValidationError } from 'yup';
 import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { rangesOf, unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import type { AskedStyle, AskingRule, DrawnPlace, LineFace, PageFace } from '../../site/usage/page-face.js';
-import type { TextBlock, TextStyle } from '../../site/usage/text-blocks.js';
-import type { PageVisit } from '../timeline/index.js';
 import type { DemandingPage } from './demand.js';
-
-/** How a page sets its text, and what it fetches before its first drawing. */
-export interface PageSetting {
-  page: string;
-  /** By how wide the screen is, CSS pixels. */
-  blocks: [width: number, blocks: TextBlock[]][];
-  visit: PageVisit | undefined;
-}
+import { settingSchema, type KeptSetting } from './kept-setting.js';
 
 /** A face that a page asks for, before any is chosen; characters as `unicode-range` writes them, lists sorted. */
 export interface KeptAsk {
@@ -43,16 +34,6 @@ export interface KeptAsks {
   scripts: number;
   /** Whether it has any. */
   hasScripts?: true;
-}
-
-/** How a page sets its text: blocks by the widths of screens, their styles by number. */
-export interface KeptSetting {
-  visit?: PageVisit;
-  styles: TextStyle[];
-  blocks: [
-    width: number,
-    blocks: (Omit<TextBlock, 'runs'> & { runs: { text: string; language: string; style: number }[] })[],
-  ][];
 }
 
 /** A page of a kept demand. */
@@ -132,38 +113,83 @@ const faceOfKept = (ask: KeptAsk): PageFace => ({
   screens: new Set(ask.screens),
 });
 
-/** How a page sets its text, as JSON has it. */
-export function keptSetting({ blocks, visit }: PageSetting): KeptSetting {
-  const styles: TextStyle[] = [];
-  const numbers = new Map<string, number>();
-  const numberOf = (style: TextStyle): number => {
-    const key = JSON.stringify(style);
-    const known = numbers.get(key) ?? styles.push(style) - 1;
-    numbers.set(key, known);
-    return known;
-  };
-  return {
-    // Addresses of hosts may have passwords in them.
-    ...(visit ? { visit: JSON.parse(withoutCredentials(JSON.stringify(visit))) as PageVisit } : {}),
-    styles,
-    blocks: blocks.map(([width, list]) => [
-      width,
-      list.map(({ runs, ...block }) => ({
-        ...block,
-        runs: runs.map(({ style, ...run }) => ({ ...run, style: numberOf(style) })),
-      })),
-    ]),
-  };
+const text = () => string().defined();
+const texts = () => array().of(text()).required();
+const ranges = () =>
+  text().test(
+    'ranges',
+    '${path} is no list of code points',
+    (value?: string) => value === undefined || value === '' || areRanges(value),
+  );
+
+function areRanges(value: unknown): boolean {
+  try {
+    parseUnicodeRanges(String(value));
+    return true;
+  } catch {
+    return false;
+  }
 }
 
-export const settingOfKept = (page: string, { visit, styles, blocks }: KeptSetting): PageSetting => ({
-  page,
-  visit,
-  blocks: blocks.map(([width, list]) => [
-    width,
-    list.map((block) => ({
-      ...block,
-      runs: block.runs.map((run) => ({ ...run, style: styles[run.style] })),
-    })),
-  ]),
+const askedSchema = object({
+  family: text(),
+  weight: number().required().min(1).max(1000),
+  style: text().oneOf(['normal', 'italic', 'oblique']),
+  stretch: number().required().min(1).max(1000),
 });
+
+const askSchema = object({
+  asked: askedSchema,
+  stack: texts(),
+  drawn: ranges(),
+  possible: ranges(),
+  marked: ranges().optional(),
+  rules: array()
+    .of(
+      object({
+        file: text(),
+        line: number().required(),
+        selector: text(),
+        property: text(),
+        pieces: number().required(),
+      }),
+    )
+    .required(),
+  features: array().of(text()),
+  variations: array().of(text()),
+  typedIn: array().of(text()),
+  mayFake: object({ bold: boolean().required(), slant: boolean().required() }),
+  screens: array().of(number().required()).required(),
+});
+
+const pageSchema = object({
+  page: text(),
+  languages: texts(),
+  asks: array().of(askSchema).required(),
+  lines: array()
+    .of(object({ asked: askedSchema, stack: texts(), screens: array().of(number().required()).required() }))
+    .required(),
+  declared: texts(),
+  scripts: number().required(),
+  hasScripts: boolean(),
+  digest: string(),
+  setting: settingSchema.default(undefined).optional(),
+});
+
+/**
+ * Pages of a kept demand, read.
+ *
+ * @param pages as JSON has them
+ * @throws Error that names the first field which isn't what it has to be
+ */
+export function readKeptPages(pages: readonly unknown[]): KeptPage[] {
+  for (const [i, page] of pages.entries()) {
+    try {
+      pageSchema.validateSync(page, { strict: true });
+    } catch (cause) {
+      if (!(cause instanceof ValidationError)) throw cause;
+      throw new Error(`pages[${i}]: ${cause.message}`, { cause });
+    }
+  }
+  return pages as KeptPage[];
+}

@@ -1,5 +1,5 @@
 import { paragraphsOf, type PageParagraphs, type StandInFace } from '../../../kit/stand-ins/index.js';
-import type { PageSetting } from '../../../kit/planning/kept-demand.js';
+import type { PageSetting } from '../../../kit/planning/kept-setting.js';
 import type { Visits } from '../../../kit/planning/visits.js';
 import type { ScannedPage } from '../../../site/scanning/page-scanner.js';
 import type { Site, SitePage } from '../../../site/scanning/site.js';
