@@ -11,6 +11,15 @@ export function plainAddress(address: string): string {
   return url.href;
 }
 
+/** A URL as people write it; as it is where that can't be, as in `100%ff`. */
+export function readableAddress(url: string): string {
+  try {
+    return decodeURI(url);
+  } catch {
+    return url;
+  }
+}
+
 /** The path of an address, decoded, without what follows it; undefined for one that is malformed, and for no path at all. */
 export function pathOfAddress(address: string): string | undefined {
   try {

@@ -21,7 +21,7 @@ const growingPercent = 50;
 export class Threads<Task, Result> {
   private readonly pool: Pool;
 
-  /** @param name of the module in `app/scanning/`, or beside the program; it calls `answerTasks` */
+  /** @param name of the module in `app/project/reading/`, or beside the program; it calls `answerTasks` */
   constructor(name: string, count: number) {
     setFlagsFromString(`--heap-growing-percent=${growingPercent}`);
     this.pool = pool(moduleOf(name), {
@@ -62,5 +62,5 @@ export function answerTasks<Task, Result>(answer: (task: Task) => Promise<Result
 /** Modules lie in folders in the library, and side by side in the program. */
 const moduleOf = (name: string): string =>
   import.meta.dirname.endsWith('io')
-    ? join(import.meta.dirname, '../app/scanning', `${name}${extname(import.meta.filename)}`)
+    ? join(import.meta.dirname, '../app/project/reading', `${name}${extname(import.meta.filename)}`)
     : join(import.meta.dirname, `${name}.js`);

@@ -57,6 +57,13 @@ function upstreamOf(site: string, folder: string): Upstream {
  */
 export async function rehearse(request: RehearseRequest): Promise<Rehearsed> {
   const { folder, port, host, conditions, against } = request;
+  if (host?.trim() === '')
+    throw new DenseGlyphError(
+      'call-invalid',
+      '--host names no address',
+      {},
+      'write 0.0.0.0 for all networks of this machine',
+    );
   const site = request.site ?? (await siteOfConfig(folder));
   const panel = `(() => { const panelStyle = ${JSON.stringify(style)};\n${script}\n})();`;
   const start = (from: string, at: number, pages?: ReadonlyMap<string, string>) =>
@@ -89,7 +96,24 @@ export async function rehearse(request: RehearseRequest): Promise<Rehearsed> {
 
 /** @throws DenseGlyphError `call-invalid` with a port that is free, or what was the matter */
 async function freePort(cause: unknown, port: number, host: string | undefined): Promise<never> {
-  if ((cause as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw cause;
+  const { code } = cause as NodeJS.ErrnoException;
+  if (code === 'EADDRNOTAVAIL' || code === 'ENOTFOUND' || code === 'EAI_AGAIN')
+    throw new DenseGlyphError(
+      'call-invalid',
+      `${host} is no address of this machine`,
+      {},
+      'leave --host out for this machine alone, or write 0.0.0.0 for its network',
+      cause,
+    );
+  if (code === 'EACCES')
+    throw new DenseGlyphError(
+      'call-invalid',
+      `port ${port} is not for everybody`,
+      {},
+      'take one above 1023',
+      cause,
+    );
+  if (code !== 'EADDRINUSE') throw cause;
   const { createServer } = await import('node:net');
   const isFree = (one: number) =>
     new Promise<boolean>((done) => {

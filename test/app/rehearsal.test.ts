@@ -16,6 +16,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { connections } from '#src/config/connections.js';
 import { changed, usualConditions, type Conditions } from '#src/rehearsal/conditions.js';
+import { rehearse } from '#src/rehearsal/rehearse.js';
 import { startRehearsal, type Rehearsal } from '#src/rehearsal/server.js';
 import { folderUpstream, serverUpstream } from '#src/rehearsal/upstream.js';
 
@@ -324,14 +325,21 @@ describe('a running server', () => {
     started.change({ fonts: 'stalled' });
     const waiting = get(started.origin, '/q.woff2').catch(() => 'ended');
     await new Promise((done) => setTimeout(done, 100));
-    const begun = performance.now();
+    // A stalled one would be held for good.
     await started.close();
     expect(await waiting).toBe('ended');
-    expect(performance.now() - begun).toBeLessThan(1000);
   });
 });
 
 test('conditions stay what they are where a change is refused', () => {
   expect(() => changed(usualConditions, { line: 'toString' })).toThrow('line can');
   expect(() => changed(usualConditions, { files: { '/a': 'eaten' } })).toThrow('a file');
+});
+
+test.each([
+  ['203.0.113.9', '203.0.113.9 is no address of this machine'],
+  ['', '--host names no address'],
+])('--host %j is refused', async (host, reason) => {
+  const call = rehearse({ folder, site: '.', port: 0, host });
+  await expect(call).rejects.toMatchObject({ code: 'call-invalid', reason });
 });

@@ -3,6 +3,7 @@ import { fontFaceText, formatHints } from '../../core/face/index.js';
 import { slug } from '../../core/face/slug.js';
 import { withoutCredentials } from '../../errors.js';
 import { finding, type Finding } from '../../findings.js';
+import { readableAddress } from '../../io/addresses.js';
 import type { HttpClient } from '../../io/http/index.js';
 import { sha256 } from '../../kit/digest.js';
 import type { FontFaceDescriptors } from '../../site/css/rules.js';
@@ -125,7 +126,7 @@ function faceText(rule: FontFaceDescriptors, address: string, brought: Brought |
     : rule.sources.flatMap(({ url, format: hint }) =>
         url === undefined || !URL.canParse(url, address)
           ? []
-          : [{ url: decoded(new URL(url, address).href), format: hint ?? 'woff2' }],
+          : [{ url: readableAddress(new URL(url, address).href), format: hint ?? 'woff2' }],
       );
   const unicodeRange = characters?.toJSON();
   const text = fontFaceText({
@@ -140,15 +141,6 @@ function faceText(rule: FontFaceDescriptors, address: string, brought: Brought |
     unicodeRange,
   });
   return text.trimEnd();
-}
-
-/** Writing a rule encodes its addresses. */
-function decoded(url: string): string {
-  try {
-    return decodeURI(url);
-  } catch {
-    return url;
-  }
 }
 
 /** Files that stylesheets name besides fonts: each is asked for once. */

@@ -1,4 +1,5 @@
 /** The panel of a rehearsal: what happened on the line, and switches for the next time. */
+import { readable } from '../addresses.js';
 import { kilobytes, seconds } from '../amounts.js';
 import { change, follow, marks, toldConditions, type Mark, type Told } from './conditions.js';
 import { facesNow, type FaceNow } from './faces.js';
@@ -141,7 +142,7 @@ class Panel {
         {},
         make(
           'th',
-          { scope: 'row', title: decodeURI(path) },
+          { scope: 'row', title: readable(path) },
           mark?.color ? make('i', { class: 'mark', style: `background: ${mark.color}` }) : undefined,
           `${face.family} ${face.weight}${face.style === 'normal' ? '' : ` ${face.style}`}`,
         ),

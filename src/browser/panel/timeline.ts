@@ -1,3 +1,4 @@
+import { readable } from '../addresses.js';
 import { kilobytes, seconds } from '../amounts.js';
 import type { FaceNow } from './faces.js';
 import { make } from './make.js';
@@ -12,7 +13,7 @@ interface Bar {
   words: string;
 }
 
-const nameOf = (url: string) => decodeURI(url.replace(/[?#].*$/, '').replace(/^.*\//, '')) || 'page';
+const nameOf = (url: string) => readable(url.replace(/[?#].*$/, '').replace(/^.*\//, '')) || 'page';
 
 /** What was fetched, on one axis: the page, what holds drawing up, and fonts; with the first drawing. */
 export function timeline(faces: readonly FaceNow[], { firstPaint }: Recording): HTMLElement {

@@ -1,4 +1,5 @@
 /** Shows each face's load state and switches the kit's stylesheet off and on. */
+import { readable } from '../addresses.js';
 import { find, findAll } from '../elements.js';
 import { startOverlays } from './overlay.js';
 
@@ -24,7 +25,7 @@ function stateOf({ family, weight, style }: DOMStringMap): FontFaceLoadStatus {
 }
 
 function timeOf(file: string): string {
-  const entry = performance.getEntriesByType('resource').find(({ name }) => decodeURI(name).endsWith(file));
+  const entry = performance.getEntriesByType('resource').find(({ name }) => readable(name).endsWith(file));
   return entry ? ` in ${Math.round(entry.duration)} ms` : '';
 }
 

@@ -1,3 +1,4 @@
+import { readableAddress } from '../../io/addresses.js';
 import { kilobytes } from '../../core/text/amounts.js';
 import escapeHtml from 'escape-html';
 import type { RecordedPage, RecordedState, Recording, Spread } from './recording.js';
@@ -217,7 +218,7 @@ function requests({ state, visit }: RecordedState): string {
   const percent = (ms: number) => `${((Math.max(0, ms) / end) * 100).toFixed(2)}%`;
   const row = ({ url, kind, start, end: stop, bytes, failed }: Fetched) => {
     const { pathname, hostname, port } = new URL(url);
-    const name = decodeURI(pathname.replace(/^.*\//, '')) || pathname;
+    const name = readableAddress(pathname.replace(/^.*\//, '')) || pathname;
     return `<tr><th scope="row" title="${escapeHtml(url)}">${escapeHtml(name)} <small>${escapeHtml(hostname)}${port === '' ? '' : `:${port}`}</small></th><td><span class="bar"><i class="${failed ? 'failed' : kind}" style="margin-left: ${percent(start)}; width: ${percent(stop - start)}"></i></span></td><td>${seconds(stop)}</td><td>${kilobytes(bytes)}</td></tr>`;
   };
   return `<table class="requests"><caption>${escapeHtml(state)}</caption><tbody>${visit.fetched.map(row).join('')}</tbody></table>`;
