@@ -186,33 +186,46 @@ describe.each(isThorough ? availableEngines() : testedEngines())('%s', (engineNa
         optional: { early: true, settled: true, arrives: false },
       };
       const displays = Object.keys(expected) as (keyof typeof expected)[];
-      const behind = await LoggingServer.start({ '/': periods() }, {}, { paths: /woff2/, delay: 6500 });
-      const origins = await Promise.all(
-        displays.map(async (display) => (await served({ display }, behind.origin)).origin),
-      );
-      const frames = origins.map((origin) => `<iframe src="${origin}/index.html"></iframe>`).join('');
-      const style = '<style>iframe { display: block; width: 900px; height: 150px; border: 0 }</style>';
-      const script = `<script>
+      const hosts: LoggingServer[] = [];
+      const ends = () => Promise.all([...hosts.splice(0), ...running.splice(-4)].map((one) => one.close()));
+      /** Frames in all displays, and pictures of them; not all where the machine was too busy to take one in its period. */
+      const taken = async (): Promise<{ pictures: PNG[]; widths: [number, number][]; isInTime: boolean }> => {
+        const behind = await LoggingServer.start({ '/': periods() }, {}, { paths: /woff2/, delay: 6500 });
+        const origins = await Promise.all(
+          displays.map(async (display) => (await served({ display }, behind.origin)).origin),
+        );
+        const frames = origins.map((origin) => `<iframe src="${origin}/index.html"></iframe>`).join('');
+        const style = '<style>iframe { display: block; width: 900px; height: 150px; border: 0 }</style>';
+        const script = `<script>
       const frames = [...document.getElementsByTagName('iframe')];
       const widths = frames.map(() => undefined);
       addEventListener('message', ({ source, data }) => {
         widths[frames.findIndex(({ contentWindow }) => contentWindow === source)] = data;
       });
     </script>`;
-      const host = await LoggingServer.start({}, { '/': `<!doctype html>${style}${frames}${script}` });
-      const begun = performance.now();
-      const pictures: PNG[] = [];
-      await engine.open(`${host.origin}/`);
-      const widths = async () => {
-        await new Promise((done) => setTimeout(done, 13_000 - (performance.now() - begun)));
-        return engine.run<[number, number][]>('return widths;');
+        const host = await LoggingServer.start({}, { '/': `<!doctype html>${style}${frames}${script}` });
+        hosts.push(behind, host);
+        const begun = performance.now();
+        const since = () => performance.now() - begun;
+        const pictures: PNG[] = [];
+        await engine.open(`${host.origin}/`);
+        // The driver of WebKitGTK takes no picture while a file is on its way.
+        const pictured = engineName === 'webkit' ? [] : [2500, 4000, 9000, 12_000];
+        let isInTime = true;
+        for (const [i, time] of pictured.entries()) {
+          await new Promise((done) => setTimeout(done, time - since()));
+          pictures.push(PNG.sync.read(Buffer.from(await engine.screenshot(), 'base64')));
+          isInTime &&= since() < [2950, 6000, 9_600, Infinity][i];
+        }
+        await new Promise((done) => setTimeout(done, 13_000 - since()));
+        return { pictures, widths: await engine.run<[number, number][]>('return widths;'), isInTime };
       };
-      // The driver of WebKitGTK takes no picture while a file is on its way.
-      const pictured = engineName === 'webkit' ? [] : [2500, 4000, 9000, 12_000];
-      for (const time of pictured) {
-        await new Promise((done) => setTimeout(done, time - (performance.now() - begun)));
-        pictures.push(PNG.sync.read(Buffer.from(await engine.screenshot(), 'base64')));
+      let found = await taken();
+      for (let again = 0; !found.isInTime && again < 5; again++) {
+        await ends();
+        found = await taken();
       }
+      const { pictures, widths } = found;
       const band = ({ width, data }: PNG, i: number) =>
         data.subarray(i * 150 * width * 4, (i + 1) * 150 * width * 4);
       const [blank, early, settled, last] = pictures;
@@ -226,9 +239,9 @@ describe.each(isThorough ? availableEngines() : testedEngines())('%s', (engineNa
             arrives: differ(settled, last, i),
           },
         ]);
-      if (pictured.length > 0) expect(Object.fromEntries(seen())).toEqual(expected);
-      expect((await widths()).map(([held, last]) => held !== last)).toEqual([true, true, false, false]);
-      await Promise.all([behind.close(), host.close(), ...running.splice(-4).map((one) => one.close())]);
+      if (pictures.length > 0) expect(Object.fromEntries(seen())).toEqual(expected);
+      expect(widths.map(([held, last]) => held !== last)).toEqual([true, true, false, false]);
+      await ends();
     },
   );
 
