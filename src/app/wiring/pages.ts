@@ -115,7 +115,7 @@ async function wiredOne(
 
 /** AMP documents take no stylesheet of their own site, and no script: their faces are declared in their own style element. */
 const isAmp = ({ attributes }: SiteElement): boolean =>
-  [...attributes.keys()].some((name) => /^(?:amp|⚡)/.test(name));
+  [...attributes.keys()].some((name) => /^(?:amp|⚡)(?:4ads|4email)?$/.test(name));
 
 const ofAmp: LeftAlone = {
   reason: 'it is an AMP document, which takes no stylesheet of its own site',

@@ -90,16 +90,20 @@ export async function drawnOtherwise(
     if (!second) return [];
     if (isEdited.has(page) && hasLostKit(first, second, own, isServed))
       throw new Error(`${page} would ask its host no more, and the kit neither`);
-    const forbidden = forbiddenOn(page, after);
+    const forbidden = forbiddenOn(page, before, after);
     return otherwiseOn(first, second, own, nameFor, open !== undefined).map((one) =>
       one.judgement === 'better' ? one : { ...one, forbidden },
     );
   });
 }
 
-/** What of the kit a policy of a page forbids. */
-const forbiddenOn = (page: string, { problems }: FoundOnSite): SiteProblem | undefined =>
-  problems.find(({ code, advice, pages }) => code === 'policy-forbids' && advice && pages.includes(page));
+/** What a policy of a page forbids that it didn't before: something of the kit. */
+function forbiddenOn(page: string, before: FoundOnSite, after: FoundOnSite): SiteProblem | undefined {
+  const on = ({ problems }: FoundOnSite) =>
+    problems.filter(({ code, advice, pages }) => code === 'policy-forbids' && advice && pages.includes(page));
+  const known = new Set(on(before).map(({ message }) => message));
+  return on(after).find(({ message }) => !known.has(message));
+}
 
 function bytesAt(path: string): Uint8Array | undefined {
   try {

@@ -16,7 +16,7 @@ const isElement = (node: DefaultTreeAdapterMap['node'], tagName: string): node i
  * @param markup elements that belong into a head
  */
 export function insertIntoHead(html: string, markup: string): string {
-  const at = Math.max(headPlace(html), encodingEnd(html));
+  const at = behindEncoding(html, headPlace(html));
   return html.slice(0, at) + markup + html.slice(at);
 }
 
@@ -46,8 +46,12 @@ export function headPlace(html: string): number {
   );
 }
 
-/** Behind what names the encoding: browsers look for it in the first 1024 bytes (HTML, section 4.2.5.4). 0 where it isn't named. */
-export function encodingEnd(html: string): number {
+/**
+ * A place, or behind what names the encoding where that comes later: browsers look for it in the first 1024 bytes (HTML, section
+ * 4.2.5.4).
+ */
+export function behindEncoding(html: string, place: number): number {
+  if (!/<meta\s[^>]*charset/i.test(html.slice(place))) return place;
   const root = parse(html, { sourceCodeLocationInfo: true }).childNodes.find((node) =>
     isElement(node, 'html'),
   );
@@ -61,5 +65,5 @@ export function encodingEnd(html: string): number {
   ) as Element | undefined;
   const end = named?.sourceCodeLocation?.endOffset ?? 0;
   const line = /^[ \t]*\r?\n/.exec(html.slice(end, end + 200));
-  return end > 0 && line ? end + line[0].length : end;
+  return Math.max(place, end > 0 && line ? end + line[0].length : end);
 }

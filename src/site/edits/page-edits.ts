@@ -5,7 +5,7 @@ import { parse, type DefaultTreeAdapterMap } from 'parse5';
 import { applied, removal, withoutInner, type Edit } from './edits.js';
 import { attributeText, elementsOf, nodesOf, type Element, type Node } from './elements.js';
 import { markInRange } from '../css/loading-mark.js';
-import { encodingEnd, headPlace } from './head-insertion.js';
+import { behindEncoding, headPlace } from './head-insertion.js';
 import { stylesheetEdits, type ReplacedRules, type Verdict } from './stylesheet-edits.js';
 
 /** A reference of a page that a kit may have something to do with. */
@@ -58,7 +58,7 @@ function wired(html: string, wiring: PageWiring): string {
   }
   const stays = known && (after === undefined || known.start >= after) ? known : undefined;
   const moved = known && !stays ? [removal(html, known.start, known.end)] : [];
-  const at = Math.max(place ?? headPlace(html), after ?? 0, encodingEnd(html));
+  const at = behindEncoding(html, Math.max(place ?? headPlace(html), after ?? 0));
   return applied(
     html,
     merged([...withoutInner([...edits, ...moved]), insertion(html, wiring.markup, htmlMarkers, stays, at)]),
