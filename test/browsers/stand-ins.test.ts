@@ -21,7 +21,11 @@ const script = `<script>
     document.body.append(span);
     return span;
   });
+  const zeros = document.createElement('i');
+  zeros.style.cssText = 'position:absolute;visibility:hidden;font-style:inherit;width:20ch';
+  document.querySelector('h1').append(zeros);
   window.look = () => ({
+    zeros: zeros.getBoundingClientRect().width,
     heights: [...document.querySelectorAll('h1, h2, p, td, li, .notice, footer')].map((one) => one.getBoundingClientRect().height),
     widths: probes.map((one) => one.getBoundingClientRect().width),
   });
@@ -30,6 +34,8 @@ const script = `<script>
 </script>`;
 
 interface Look {
+  /** How wide twenty zeros of the heading are. */
+  zeros: number;
   heights: number[];
   widths: number[];
 }
@@ -103,6 +109,13 @@ describe.each(testedEngines())('%s', (engineName) => {
     away({ held, arrived }).forEach((share, i) => {
       expect(share).toBeLessThan(expected[i]);
     });
+  });
+
+  test('what is as wide as so many zeros stays so', async () => {
+    const { held, arrived } = await looks('site', 'index.html');
+    // WebKitGTK sets each glyph in whole pixels, and no bold of a local font.
+    const most = engineName === 'webkit' ? 0.12 : 0.01;
+    expect(Math.abs(held.zeros / arrived.zeros - 1)).toBeLessThan(most);
   });
 
   test.each(isThorough ? pages : pages.slice(1, 2))('%s hardly moves when the faces arrive', async (page) => {

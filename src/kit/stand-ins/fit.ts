@@ -40,17 +40,15 @@ export interface SetMeasure {
   px: number;
   /** In the face. */
   face: number;
-  /** In the local font as it is, where its zero decides: that of the size of spaces, as the font that has one is the first. */
-  local?: number;
-  /** What is taken away from it. */
-  less?: number;
+  /** Where the zero decides (CSS Values 4, section 6.1.1): so many zeros in the face, in the local font as it is, and what is taken away. */
+  zeros?: { face: number; local: number; less: number };
   /** How much it matters; 1 for the first. */
   share: number;
 }
 
-/** How long lines may be in a local font at these sizes. */
-export const localMeasure = ({ px, local = Infinity, less = 0 }: SetMeasure, { spaces }: Scales): number =>
-  Math.min(px, local * spaces - less);
+/** How long lines may be in a local font at these sizes; engines take the zero from the rule that draws it. */
+export const localMeasure = ({ px, zeros }: SetMeasure, { figures }: Scales): number =>
+  zeros ? Math.min(px, zeros.local * figures - zeros.less) : px;
 
 /** How much moves when the face arrives. */
 export interface Moves {
@@ -191,9 +189,13 @@ interface Weighed {
 class ScaleSearch {
   private readonly known = new Map<string, Fit>();
   private readonly widths: Widths;
+  /** How wide the face's zero is beside the local font's, where lines are as long as so many of them. */
+  private readonly zeroRatio: number | undefined;
 
   constructor(private readonly texts: readonly FittedText[]) {
     this.widths = widthsOf(texts);
+    const zeros = texts.flatMap(({ measures }) => measures.flatMap((measure) => measure.zeros ?? [])).at(0);
+    this.zeroRatio = zeros && ratioOf(zeros.face, zeros.local);
   }
 
   at(scales: Scales): Fit {
@@ -203,13 +205,18 @@ class ScaleSearch {
     return found;
   }
 
-  /** Those that may have a size of their own, as there is enough of them and of letters besides. */
+  /** Those that may have a size of their own, as there is enough of them and of letters besides, or as lines are measured by them. */
   get kinds(): readonly CharacterKind[] {
     const { local } = this.widths;
     const least = sumOf(local) * leastShare;
     return characterKinds.filter(
-      (kind) => kind !== 'letters' && local[kind] >= least && local.letters >= least,
+      (kind) =>
+        kind !== 'letters' && local.letters >= least && (local[kind] >= least || this.isMeasuredBy(kind)),
     );
+  }
+
+  private isMeasuredBy(kind: CharacterKind): boolean {
+    return kind === 'figures' && this.zeroRatio !== undefined;
   }
 
   /** One size for all. */
@@ -226,7 +233,7 @@ class ScaleSearch {
     const before = others.reduce((sum, kind) => sum + local[kind] * from[kind], 0);
     let best: Weighed | undefined;
     for (const share of own === 'spaces' ? spaceShares : [1]) {
-      const scale = ratioOf(face[own], local[own]) * share;
+      const scale = (this.isMeasuredBy(own) ? this.zeroRatio! : ratioOf(face[own], local[own])) * share;
       const factor = ratioOf(sumOf(face) - local[own] * scale, before);
       const scales = scalesBy((kind) => (kind === own ? scale : from[kind] * factor));
       const found = this.weighed(scales, best?.weight);

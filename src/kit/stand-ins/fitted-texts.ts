@@ -82,10 +82,11 @@ export const zeroOf = <Face>(run: SampleRun<Face>, reachesOf: ReachesOf<Face>): 
 /** @param zeros how wide they are, in em */
 export function setMeasure(
   { px, zeros: count, less = 0, share }: LineMeasure,
-  zeros: { face: number; local: number },
+  each: { face: number; local: number },
 ): SetMeasure {
   if (count === undefined) return { px, face: px, share };
-  return { px, face: Math.min(px, count * zeros.face - less), local: count * zeros.local, less, share };
+  const zeros = { face: count * each.face, local: count * each.local, less };
+  return { px, face: Math.min(px, zeros.face - less), zeros, share };
 }
 
 /**

@@ -25,7 +25,8 @@ const kindsApart = (scales: Readonly<Scales>): CharacterKind[] =>
 
 /**
  * The `@font-face` rules of a stand-in (CSS Fonts 5, section 4: size-adjust and the metric overrides): one for each size. That which
- * has the space comes last, as engines measure lines and zeros by it: by the last one or by that which has the space.
+ * has the space comes last, as engines measure lines by it: by the last one or by that which has the space. Zeros (`ch`) are measured by
+ * the rule that draws them.
  */
 export function standInRules(rule: StandInRule, standIn: StandIn): string[] {
   const kinds = kindsApart(standIn.scales);
