@@ -230,7 +230,7 @@ export const findingCodes = {
   'demand-stale': {
     severity: 'warning',
     effect: 'what the pages draw since then may be in the rest, which is fetched besides',
-    advice: 'take it again: dense-glyph scan --json',
+    advice: 'take it again: dense-glyph scan --save <file>',
   },
   'kit-overridden': {
     severity: 'warning',

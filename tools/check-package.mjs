@@ -1,6 +1,6 @@
-// Packs the package, installs it in an empty folder, and uses it from there.
+// Packs the package in a fresh copy of the project, installs it in an empty folder, and uses it from there.
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -25,10 +25,15 @@ for (const kind of ['dependencies', 'devDependencies']) {
 }
 
 try {
-  const [{ filename, size }] = JSON.parse(
-    run('npm', ['pack', '--json', '--ignore-scripts', '--pack-destination', folder], root),
-  );
-  console.log(`package: ${filename}, ${(size / 1000).toFixed(0)} kB`);
+  // As a clone is: nothing installed, nothing built.
+  const fresh = join(folder, 'fresh');
+  for (const file of run('git', ['ls-files', '-z', '--cached', '--others', '--exclude-standard'], root).split(
+    '\0',
+  ))
+    if (file !== '') cpSync(join(root, file), join(fresh, file));
+  console.log(`package: ${run('npm', ['run', '--silent', 'package', '--', '--to', folder], fresh).trim()}`);
+  rmSync(fresh, { recursive: true });
+  const [filename] = readdirSync(folder).filter((file) => file.endsWith('.tgz'));
   run('npm', ['init', '-y']);
   run('npm', ['install', '--no-audit', '--no-fund', '--loglevel=error', join(folder, filename)]);
   check(

@@ -59,7 +59,7 @@ export async function loadConfig(folder: string, path?: string): Promise<LoadedC
       'config-missing',
       reason,
       {},
-      `write ${searchPlaces[3]}, or name one with --config`,
+      `dense-glyph init drafts ${searchPlaces[3]}; or name one with --config`,
     );
   }
   const file = relative(folder, found.filepath) || found.filepath;

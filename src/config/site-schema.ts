@@ -60,7 +60,7 @@ export const siteSchema = object({
   demand: text().meta(
     describedBy({
       description:
-        'What scan --json found earlier, a file; read in the place of the pages where it is there.',
+        'What scan --save found earlier, a file; read in the place of the pages where it is there.',
     }),
   ),
 }).test(

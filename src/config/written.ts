@@ -55,7 +55,7 @@ export interface WrittenSite {
   /** Whether an installed Chromium runs their scripts first; of a URL it does, if left out. */
   scripts?: boolean;
   states?: readonly WrittenState[];
-  /** What `scan --json` found earlier, a file, read in the place of the pages where it is there. */
+  /** What `scan --save` found earlier, a file, read in the place of the pages where it is there. */
   demand?: string;
   /** The Content-Security-Policy that the server sends with its pages. */
   policy?: string;

@@ -34,6 +34,10 @@ export async function expandPaths(
       matches = await glob(`${escapePath(pattern)}/${inFolder}`, { cwd: base, absolute: true });
     else if (info) matches = [path];
     else if (isDynamicPattern(pattern)) matches = await glob(pattern, { cwd: base, absolute: true });
+    if (matches.length === 0 && /^https?:\/\//i.test(pattern)) {
+      const advice = `dense-glyph adopt ${pattern} brings home what is declared there`;
+      throw new DenseGlyphError('file-unreadable', 'it is a URL, not a file', { file: pattern }, advice);
+    }
     if (matches.length === 0) {
       const reason = info || isDynamicPattern(pattern) ? `matches no ${noun}` : 'there is no such file';
       throw new DenseGlyphError(

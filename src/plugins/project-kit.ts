@@ -92,7 +92,7 @@ export class ProjectKit {
     const stale = findings.find(({ code }) => code === 'demand-stale');
     return count > 0
       ? `${size}, cut to what ${count === 1 ? '1 page draws' : `${count} pages draw`}${stale ? `; ${stale.message}` : ''}`
-      : `${size}: whole, as nobody has said yet what pages draw; dense-glyph scan --json > the file of site.demand does`;
+      : `${size}: whole, as nobody has said yet what pages draw; dense-glyph scan --save with the file of site.demand does`;
   }
 
   private made(): BuildResult {

@@ -69,7 +69,7 @@ thoroughly(
         ]);
       expect(await run('build', '--quiet')).toMatchObject({ code: 0 });
       const read = kit();
-      writeFileSync(join(folder, 'kept.json'), (await run('scan', '--json')).out);
+      await run('scan', '--save', 'kept.json');
       rmSync(join(folder, 'dist/type'), { recursive: true });
       // A browser isn't needed any more.
       const { code, out } = await cli(['build', '--json'], folder, {
@@ -149,7 +149,7 @@ const mistakes: [string, object, RegExp][] = [
     { pages: ['*.html'] },
     /name the folder that is served as the site \(root\), or where it runs/,
   ],
-  ['a demand that is none', { root: 'dist', demand: 'dist/boats.json' }, /it is no result of scan --json/],
+  ['a demand that is none', { root: 'dist', demand: 'dist/boats.json' }, /it is no result of scan --save/],
 ];
 
 test.each(mistakes.filter(([name]) => isThorough || name !== 'no such element'))(

@@ -18,6 +18,15 @@ function withOs2(file: string, fields: Partial<os2.Os2>): Uint8Array {
 }
 
 describe('inspect', () => {
+  test('a URL is told what takes it', () =>
+    inFolder(async (folder) => {
+      const { code, err } = await cli(['inspect', 'https://ferries.example/type.css'], folder);
+      expect([code, err]).toEqual([
+        3,
+        'https://ferries.example/type.css: it is a URL, not a file; dense-glyph adopt https://ferries.example/type.css brings home what is declared there\n',
+      ]);
+    }));
+
   test('one font: a screen with everything, and the WOFF2 size where it is asked for', () =>
     inFolder(async (folder) => {
       cpSync(sampleFonts, join(folder, 'fonts'), { recursive: true });

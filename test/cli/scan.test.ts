@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { mkdirSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import type { ScanResult } from '#src/index.js';
 import { cli, inFolder } from '../../test-support/cli.js';
@@ -37,6 +37,17 @@ const inSite = (use: (folder: string) => Promise<void>) =>
   });
 
 describe('scan', () => {
+  test('--save keeps the demand whole, and leaves a file where the scan fails', () =>
+    inSite(async (folder) => {
+      const kept = () => readFileSync(join(folder, 'kept.json'), 'utf8');
+      const { out } = await cli(['scan', 'site', '--save', 'kept.json'], folder);
+      expect(out).toContain('Kept  kept.json: ');
+      expect(JSON.parse(kept())).toEqual(JSON.parse((await cli(['scan', 'site', '--json'], folder)).out));
+      const before = kept();
+      expect((await cli(['scan', 'http://127.0.0.1:9/', '--save', 'kept.json'], folder)).code).toBe(3);
+      expect(kept()).toBe(before);
+    }));
+
   test('each defect by its rule, line and pages, and what to write instead', () =>
     inSite(async (folder) => {
       const { code, out, err } = await cli(['scan', 'site', '--json'], folder);

@@ -42,7 +42,7 @@ export interface BuildRequest extends ReadingOptions {
   out?: string | undefined;
   /** The folder that is served as the site, for `fonts`. */
   site?: string | undefined;
-  /** What `scan --json` found, a file, in the place of reading pages. */
+  /** What `scan --save` found, a file, in the place of reading pages. */
   demand?: string | undefined;
   /** Whether to go by a demand that was kept alone: without one faces stay as they are. */
   keptOnly?: boolean | undefined;

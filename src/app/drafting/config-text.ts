@@ -33,7 +33,7 @@ export function configText(
           ...(site.demand === undefined
             ? []
             : [
-                `  demand: ${quoted(site.demand)}   # what pages drew; taken again by: dense-glyph scan --json > ${site.demand}`,
+                `  demand: ${quoted(site.demand)}   # what pages drew; taken again by: dense-glyph scan --save ${site.demand}`,
               ]),
         ]
       : ['# site: { root: site }   # where the pages are, so that faces are cut to them']),

@@ -1,5 +1,5 @@
 import { join, relative, resolve } from 'node:path';
-import { DenseGlyphError, withoutCredentials } from '../../errors.js';
+import { DenseGlyphError } from '../../errors.js';
 import { isWebUrl } from '../../io/addresses.js';
 import { filesOf } from '../../io/earlier-files.js';
 import { projectBrowsers } from '../../io/browsers.js';
@@ -10,7 +10,7 @@ import { adoptedFolders, adoptedSheets } from '../project/adopted-sheets.js';
 import type { ReadingOptions } from '../project/config-site.js';
 import type { OnProgress } from '../progress.js';
 import { openSite } from '../project/reading/open-site.js';
-import { scanOpened, type ScanResult } from '../scanning/scan.js';
+import { demandText, scanOpened, type ScanResult } from '../scanning/scan.js';
 import type { FoundOnSite } from '../project/reading/scan-threads.js';
 import { configText, urlGuess } from './config-text.js';
 import { draftConfig, type DraftedConfig } from './draft-config.js';
@@ -121,7 +121,7 @@ export async function init(request: InitRequest, progress?: OnProgress): Promise
     url,
   });
   if (isApp && result)
-    writeWhole(join(folder, demandName), `${withoutCredentials(JSON.stringify(result))}\n`);
+    writeWhole(join(folder, demandName), demandText(result));
   writeWhole(join(folder, configName), text);
   return {
     initVersion: 2,

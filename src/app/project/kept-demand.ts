@@ -37,7 +37,7 @@ function readDemand(path: string, file: string): KeptDemand {
       'file-unreadable',
       reason,
       { file },
-      `take it again: dense-glyph scan --json > ${file}`,
+      `take it again: dense-glyph scan --save ${file}`,
       cause,
     );
   let found: unknown;
@@ -48,7 +48,7 @@ function readDemand(path: string, file: string): KeptDemand {
     throw refuse('it is no JSON', cause);
   }
   const { demandVersion, pages } = (found ?? {}) as { demandVersion?: unknown; pages?: unknown };
-  if (demandVersion !== 1 || !Array.isArray(pages)) throw refuse('it is no result of scan --json');
+  if (demandVersion !== 1 || !Array.isArray(pages)) throw refuse('it is no result of scan --save');
   try {
     return { file, pages: readKeptPages(pages as unknown[]) };
   } catch (cause) {

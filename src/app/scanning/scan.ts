@@ -3,7 +3,8 @@ import { rangeText } from '../../core/face/index.js';
 import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { rangesOf, unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import { loadConfig } from '../../config/load.js';
-import { DenseGlyphError } from '../../errors.js';
+import { jsonText } from '../../core/text/json-text.js';
+import { DenseGlyphError, withoutCredentials } from '../../errors.js';
 import { writeWhole } from '../../io/write-whole.js';
 import {
   faceRuleOf,
@@ -36,7 +37,9 @@ export interface ScanRequest extends SiteRequest {
   places?: boolean | undefined;
   /** A page to write that shows the whole: faces by pages, characters with their places, findings with their source. */
   page?: string | undefined;
-  /** Whether the result is to be enough to build a kit from. */
+  /** A file that keeps the demand, for `site.demand` of a config: written whole, or left as it was. */
+  save?: string | undefined;
+  /** Whether the result is to be enough to build a kit from; implied by `save`. */
   forBuild?: boolean | undefined;
   /** Where no site is named: the config, where it isn't found from the folder upwards. */
   config?: string | undefined;
@@ -53,7 +56,7 @@ export type { DrawingFace, ScannedFace, ScanResult };
 export async function scan(request: ScanRequest, progress?: OnProgress): Promise<ScanResult> {
   const { opening, kitFolder } = await openingOf(request);
   const opened = await openSite(opening, progress);
-  const { forBuild = false, page, places = false } = request;
+  const { save, forBuild = save !== undefined, page, places = false } = request;
   try {
     const options = { forBuild, kitFolder, withPlaces: places || page !== undefined || forBuild };
     const { result } = await scanOpened(opened, options, progress);
@@ -61,11 +64,15 @@ export async function scan(request: ScanRequest, progress?: OnProgress): Promise
       const { siteReport } = await import('./site-report.js');
       writeWhole(resolve(request.folder, page), await siteReport(result, opened.site));
     }
+    if (save !== undefined) writeWhole(resolve(request.folder, save), demandText(result));
     return result;
   } finally {
     await opened.end();
   }
 }
+
+/** What a kept demand has in its file. */
+export const demandText = (result: ScanResult): string => `${withoutCredentials(jsonText(result))}\n`;
 
 interface ScanningOptions {
   withPlaces: boolean;

@@ -29,7 +29,7 @@ export function configure(command: Command, terminal: Terminal): void {
     .option('--out <dir>', 'where the kit of these fonts goes')
     .option('--site <dir>', 'the folder that is served as the site; the fonts are cut to what its pages draw')
     .option('--run-scripts', 'let an installed Chromium run the scripts of each page first')
-    .option('--demand <json>', 'what scan --json found, in the place of reading pages')
+    .option('--demand <json>', 'what scan --save found, in the place of reading pages')
     .option('--watch', 'make it again whenever config, fonts, pages, stylesheets or demand change')
     .option('--print-config', 'print the config that gives the same kit')
     .addHelpText(

@@ -15,6 +15,7 @@ interface ScanOptions extends CommonOptions {
   mostPages?: number;
   trace?: string;
   page?: string;
+  save?: string;
 }
 
 export function configure(command: Command, terminal: Terminal): void {
@@ -34,11 +35,15 @@ export function configure(command: Command, terminal: Terminal): void {
       countFor('--most-pages'),
     )
     .option('--trace <what>', 'say who asks for a family, a face ("Harbour Slab 700 italic") or characters')
+    .option(
+      '--save <file>',
+      'keep what the pages draw, which build reads in their place: whole, or the file stays',
+    )
     .option('--page <file>', 'write the whole as a page that works without a server')
     .addHelpText('after', '\nExample:\n  dense-glyph scan site --trace "Harbour Slab 700"\n')
     .action(async (site: string[], options: ScanOptions) => {
       const reporter = new Reporter(terminal, options);
-      const { root, runScripts, mostPages, page } = options;
+      const { root, runScripts, mostPages, page, save } = options;
       const places = options.trace !== undefined;
       const { folder, environment } = terminal;
       const request = {
@@ -50,13 +55,16 @@ export function configure(command: Command, terminal: Terminal): void {
         mostPages,
         places,
         page,
-        forBuild: options.json,
+        save,
+        forBuild: options.json === true || save !== undefined,
       };
       const result = await scan(request, reporter.onProgress);
       reporter.result(result);
       const width = Math.max(60, Math.min(terminal.columns, 120));
       if (options.trace !== undefined) reporter.say(...traceLines(result, options.trace, width));
       else reporter.say(...scanLines(result, width));
+      if (save !== undefined)
+        reporter.say(`Kept  ${save}: name it in the config as site.demand, and build needs no pages.`);
       if (page !== undefined) reporter.say(`Next  open ${page}: it needs no server.`);
       if (result.findings.some(({ severity }) => severity === 'error')) terminal.fallShort();
     });
