@@ -71,7 +71,8 @@ export default function denseGlyph({ config }: DenseGlyphPostcssOptions = {}): D
       const { findings } = await kit.make();
       const sheet = join(kit.folder, 'kit.css');
       const { to, from = sheet } = result.opts;
-      for (const { message } of findings.filter(({ code }) => code === 'demand-stale')) result.warn(message);
+      for (const { message } of findings.filter(({ severity }) => severity === 'warning'))
+        result.warn(message);
       root.walkAtRules('font-face', (rule) => {
         const bytesOf = filesBeside(rule.source?.input?.file ?? from, kit.folder);
         if (withoutReplaced(rule.toString(), '', { shipped: kit.shipped, bytesOf })) rule.remove();

@@ -10,6 +10,9 @@ import { headMarkup } from '../kit/files/head.js';
 import { filesPublished } from '../kit/files/read-manifest.js';
 import { shippedIn, type Shipped } from '../kit/replacing/index.js';
 
+/** Warnings in the line that tells of a kit. */
+const mostTold = 3;
+
 /** Where the kit goes, and who asks for it. */
 export interface ProjectKitOptions {
   /** What paths start from, absolute. */
@@ -89,9 +92,10 @@ export class ProjectKit {
     const size = `${faces.length} ${faces.length === 1 ? 'face' : 'faces'}, ${kilobytes(bytes)}`;
     const { pages, otherPages } = manifest;
     const count = pages.length + otherPages.length;
-    const stale = findings.find(({ code }) => code === 'demand-stale');
+    const warned = findings.filter(({ severity }) => severity === 'warning').map(({ message }) => message);
+    const more = warned.length > mostTold ? [`${warned.length - mostTold} more, which build tells`] : [];
     return count > 0
-      ? `${size}, cut to what ${count === 1 ? '1 page draws' : `${count} pages draw`}${stale ? `; ${stale.message}` : ''}`
+      ? `${size}, cut to what ${count === 1 ? '1 page draws' : `${count} pages draw`}${['', ...warned.slice(0, mostTold), ...more].join('; ')}`
       : `${size}: whole, as nobody has said yet what pages draw; dense-glyph scan --save with the file of site.demand does`;
   }
 

@@ -1,9 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import type { Finding } from '#src/findings.js';
 import type { Manifest } from '#src/kit/index.js';
 import { cli } from '../../test-support/cli.js';
-import { config, manifestIn, project, textIn } from '../../test-support/project.js';
+import { config, manifestIn, project, sans, slab, textIn } from '../../test-support/project.js';
 
 describe('a kit that is cut to its site', () => {
   const page = (body: string, lang = 'en') =>
@@ -31,6 +32,39 @@ b { font-weight: 700 } .n { font-variant-numeric: tabular-nums } input { font: i
         pages: demand?.pages,
       })),
     );
+
+  test('what pages ask for and no face of the kit has is told with its rule; --strict ends with 1', () =>
+    inSite(
+      {
+        'a.html': page('<h1>Pier</h1><p>Паром <b>six</b> 😀'),
+        'b.html': page('<p>Boat'),
+        // Another font that the page declares may have them.
+        'c.html': page(
+          '<style>@font-face { font-family: Signs; src: url(s.woff2) } p { font-family: "Ferrywake Sans", Signs }</style><p>Ж',
+        ),
+      },
+      async (folder) => {
+        const { code, out } = await cli(['build', '--json'], folder);
+        expect(code).toBe(0);
+        const { findings } = JSON.parse(out) as { findings: (Finding & { pages?: string[] })[] };
+        expect(
+          findings.map((one) => [one.code, one.message, one.place.file, one.place.line, one.pages]),
+        ).toEqual([
+          ['faked-bold', expect.stringMatching(/^Ferrywake Sans 700 is faked/), 'a.html', 3, ['a.html']],
+          [
+            'characters-lacking',
+            expect.stringMatching(/^Ferrywake Sans 400 has no П а м о р; Arial /),
+            'a.html',
+            2,
+            ['a.html'],
+          ],
+        ]);
+        const shown = await cli(['build', '--strict'], folder);
+        expect(shown.code).toBe(1);
+        expect(shown.out).toMatch(/^warning +a\.html:3 +b\n +Ferrywake Sans 700 is faked/m);
+      },
+      { families: [{ ...sans, faces: [400] }, slab] },
+    ));
 
   test('each face has what its pages draw, and the rest; what nobody draws is left out', () =>
     inSite({ 'a.html': page('<h1>Pier</h1><p>Boat <b>six</b>'), 'b.html': page('<p>No') }, async (folder) => {

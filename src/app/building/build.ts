@@ -18,6 +18,7 @@ import type { Manifest } from '../../kit/files/manifest.js';
 import { filesListed, kitUrl, readManifest } from '../../kit/files/read-manifest.js';
 import { chosenFaces } from '../../kit/planning/chosen.js';
 import { cutToPages } from '../../kit/planning/plan.js';
+import { unmetDemand } from '../../kit/planning/unmet.js';
 import { kitTextFaces, standInsOfKit, type FittedKit, type KitText } from '../../kit/stand-ins/index.js';
 import { reachOf } from '../../kit/reach.js';
 import { version } from '../../version.js';
@@ -173,6 +174,7 @@ async function buildKit(
       : nothingFound;
   const { pages, byScript, texts, visits } = found;
   findings.push(...found.findings);
+  findings.push(...unmetDemand(pages, chosen));
   const cut = await cutToPages(config, chosen, pages);
   const steps = new Steps(
     'making the kit',

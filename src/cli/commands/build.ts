@@ -20,6 +20,7 @@ interface BuildOptions extends CommonOptions {
   runScripts?: true;
   demand?: string;
   watch?: true;
+  strict?: true;
 }
 
 export function configure(command: Command, terminal: Terminal): void {
@@ -30,6 +31,7 @@ export function configure(command: Command, terminal: Terminal): void {
     .option('--site <dir>', 'the folder that is served as the site; the fonts are cut to what its pages draw')
     .option('--run-scripts', 'let an installed Chromium run the scripts of each page first')
     .option('--demand <json>', 'what scan --save found, in the place of reading pages')
+    .option('--strict', 'end with 1 for what is only warned of, too')
     .option('--watch', 'make it again whenever config, fonts, pages, stylesheets or demand change')
     .option('--print-config', 'print the config that gives the same kit')
     .addHelpText(
@@ -38,7 +40,7 @@ export function configure(command: Command, terminal: Terminal): void {
     )
     .action(async (fonts: string[], options: BuildOptions) => {
       const reporter = new Reporter(terminal, options);
-      const { config, out, site, runScripts, demand, watch } = options;
+      const { config, out, site, runScripts, demand, watch, strict } = options;
       const { folder: start, environment } = terminal;
       const request = { folder: start, environment, config, fonts, out, site, runScripts, demand };
       if (watch) {
@@ -52,11 +54,16 @@ export function configure(command: Command, terminal: Terminal): void {
         ...elsewhere(config === undefined ? found : undefined),
         ...kitLines(manifest, folder, changed, options.verbose),
         '',
-        ...buildFindingLines(findings),
+        ...buildFindingLines(
+          findings,
+          manifest.pages.length + manifest.otherPages.length,
+          Math.max(60, Math.min(terminal.columns, 120)),
+        ),
       );
       if (drafted) reporter.say(...drafted.reasons.map((reason) => `note  ${reason}`), '');
       if (drafted && options.printConfig) reporter.say(...(await configLines(drafted.config)), '');
-      if (findings.some(({ severity }) => severity === 'error')) terminal.fallShort();
+      if (findings.some(({ severity }) => severity === 'error' || (strict && severity === 'warning')))
+        terminal.fallShort();
       // What wire goes by is the config.
       const first = drafted
         ? `put ${folder}/kit.head.html into <head> of your pages,`

@@ -5,6 +5,7 @@ import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { whyWhole } from '../../kit/planning/made.js';
 import type { Manifest, ManifestFace } from '../../kit/index.js';
 import { movedParagraphs } from './moves.js';
+import { siteFindingLines, type SiteFinding } from './site-findings.js';
 import { planLines } from './plan.js';
 import { kilobytes } from '../../core/text/amounts.js';
 import { count, share, table } from './words.js';
@@ -260,15 +261,18 @@ function few(items: readonly string[]): string {
   return items.length > 3 ? `${shown} and ${items.length - 3} more` : shown;
 }
 
-/** Where the kit is over its budget, and what else is to be said of it. */
-export const buildFindingLines = (findings: readonly Finding[]): string[] =>
-  findings.length === 0
-    ? []
-    : [
-        ...findings.map(({ code, message, place, advice, effect }) =>
-          code === 'budget-exceeded'
-            ? `${colors.red('over')}  ${message}; ${advice}`
-            : `${colors.yellow('note')}  ${[placeText(place), message].filter(Boolean).join(': ')}; ${effect}; ${advice}`,
-        ),
-        '',
-      ];
+/** What is over its budget, passed over or not in the kit. @param total how many pages there are */
+export function buildFindingLines(findings: readonly Finding[], total: number, width: number): string[] {
+  if (findings.length === 0) return [];
+  const ofPages = findings.filter((one): one is SiteFinding => 'pages' in one);
+  const others = findings.filter((one) => !('pages' in one));
+  return [
+    ...siteFindingLines(ofPages, total, width),
+    ...others.map(({ code, message, place, advice, effect }) =>
+      code === 'budget-exceeded'
+        ? `${colors.red('over')}  ${message}; ${advice}`
+        : `${colors.yellow('note')}  ${[placeText(place), message].filter(Boolean).join(': ')}; ${effect}; ${advice}`,
+    ),
+    ...(others.length > 0 ? [''] : []),
+  ];
+}

@@ -4,6 +4,7 @@ import type { ScannedFace, ScanResult } from '../../app/scanning/scan.js';
 import { kilobytes } from '../../core/text/amounts.js';
 import { parseUnicodeRanges } from '../../core/text/parse-ranges.js';
 import { placeText } from '../../errors.js';
+import { shortened, siteFindingLines } from './site-findings.js';
 import { characterText, count, listed, table, wrapped } from './words.js';
 
 type SiteFace = ScanResult['faces'][number];
@@ -30,7 +31,7 @@ export function scanLines(result: ScanResult, width: number): string[] {
     '',
     ...(findings.length === 0
       ? [colors.green('Nothing is wrong with the fonts of these pages.'), '']
-      : groupsOf(findings.slice(0, findingsShown)).flatMap((one) => groupLines(one, pages.length, width))),
+      : siteFindingLines(findings.slice(0, findingsShown), pages.length, width)),
     ...(findings.length > findingsShown
       ? [`and ${findings.length - findingsShown} more findings: see --json`, '']
       : []),
@@ -70,59 +71,6 @@ function askerText(asked: SiteFace['asked'], rules: SiteFace['rules']): string {
     by('font-family') ??
     rules[0];
   return rule ? `${placeText(rule)}  ${shortened(rule.selector)}` : '';
-}
-
-const longestSelector = 36;
-const shortened = (selector: string) =>
-  selector.length <= longestSelector ? selector : `${selector.slice(0, longestSelector - 1)}…`;
-
-const severityColours = { error: colors.red, warning: colors.yellow, note: colors.dim };
-
-type SiteFinding = ScanResult['findings'][number];
-
-/** Findings of one kind stand together; what follows from them is said once. */
-function groupsOf(findings: readonly SiteFinding[]): SiteFinding[][] {
-  const groups = new Map<string, SiteFinding[]>();
-  for (const one of findings) {
-    const key = `${one.code} ${one.effect}`;
-    groups.set(key, [...(groups.get(key) ?? []), one]);
-  }
-  return [...groups.values()];
-}
-
-function groupLines(group: readonly SiteFinding[], total: number, width: number): string[] {
-  const [{ severity, effect, advice }] = group;
-  const isSameAdvice = group.every((one) => one.advice === advice);
-  const indented = (text: string) =>
-    wrapped(text.split(' '), width - 9, 0).map((line) => `${' '.repeat(9)}${line}`);
-  const lines = group.flatMap((one) => {
-    const { message, place, pages } = one;
-    const head = [placeText(place), place.selector ? shortened(place.selector) : '']
-      .filter(Boolean)
-      .join('  ');
-    const where = pages.length === total && total > 1 ? 'every page' : listedPages(pages);
-    const isOwnPage = pages.length === 1 && pages[0] === place.file;
-    return [
-      `${' '.repeat(9)}${colors.bold(head || where)}`,
-      ...indented(`${message}${head && !isOwnPage ? `, on ${where}` : ''}`),
-      ...(isSameAdvice ? [] : indented(`→ ${one.advice}`)),
-    ];
-  });
-  lines[0] = severityColours[severity](severity.padEnd(9)) + lines[0].slice(9);
-  return [
-    ...lines,
-    ...indented(`${capitalised(effect)}.`),
-    ...(isSameAdvice ? indented(`→ ${advice}`) : []),
-    '',
-  ];
-}
-
-const capitalised = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
-const pagesShown = 3;
-
-function listedPages(pages: readonly string[]): string {
-  const shown = pages.slice(0, pagesShown).join(', ');
-  return pages.length > pagesShown ? `${shown} and ${pages.length - pagesShown} more` : shown;
 }
 
 /** Who asks for a family, a face or characters. */

@@ -66,7 +66,7 @@ export function demandOnKit(
   const faceOf = new Map(rules);
   const list = rules.map(([rule]) => rule);
   const demand = new Map<ChosenFace, FaceDemand>();
-  const declared = new Set(pages.flatMap((page) => page.declared.map((family) => family.toLowerCase())));
+  const declared = familiesElsewhere(pages);
   for (const page of pages) {
     for (const face of page.faces.values()) {
       const family = familyFor(face, page, families, declared);
@@ -101,6 +101,10 @@ export function demandOnKit(
   return demand;
 }
 
+/** Families that rules of any page declare, in lower case. */
+export const familiesElsewhere = (pages: readonly DemandingPage[]): Set<string> =>
+  new Set(pages.flatMap(({ declared }) => declared.map((family) => family.toLowerCase())));
+
 /** Lines are measured by the part that has it (CSS Fonts 4, section 5.2). */
 const space = 0x20;
 
@@ -112,7 +116,7 @@ function addFetched({ fetched }: FaceDemand, { page }: DemandingPage, { screens 
  * The first family of a stack that the kit has and that will be drawn: not where the page itself declares one before it. Behind
  * local fonts it is one of those where other pages declare it, and this one doesn't: Roboto in a stack of system fonts.
  */
-function familyFor(
+export function familyFor(
   { stack }: Pick<PageFace, 'stack'>,
   { declared }: DemandingPage,
   families: readonly ChosenFamily[],
@@ -128,7 +132,7 @@ function familyFor(
 }
 
 /** A face of the kit as a rule that pages will have. */
-function ruleOf({ family, weight, style, stretch, source }: ChosenFace): FaceRule {
+export function ruleOf({ family, weight, style, stretch, source }: ChosenFace): FaceRule {
   const nowhere = { file: '', line: 0, column: 0, conditions: [] };
   const unsaid = { weight: undefined, style: undefined, stretch: undefined, unicodeRange: undefined };
   return {
