@@ -120,8 +120,7 @@ export async function init(request: InitRequest, progress?: OnProgress): Promise
     hasBrowsers: hasBrowsers(folder, notes),
     url,
   });
-  if (isApp && result)
-    writeWhole(join(folder, demandName), demandText(result));
+  if (isApp && result) writeWhole(join(folder, demandName), demandText(result));
   writeWhole(join(folder, configName), text);
   return {
     initVersion: 2,
