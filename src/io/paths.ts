@@ -1,3 +1,4 @@
+import { isWebUrl } from './addresses.js';
 import { stat } from 'node:fs/promises';
 import { resolve } from 'node:path';
 import { escapePath, glob, isDynamicPattern } from 'tinyglobby';
@@ -27,6 +28,10 @@ export async function expandPaths(
   const inFolder = `**/*.{${[...extensions, ...extensions.map((e) => e.toUpperCase())].join(',')}}`;
   const found = new Set<string>();
   for (const pattern of patterns) {
+    if (isWebUrl(pattern)) {
+      const advice = `dense-glyph adopt "${pattern}" brings home what is declared there`;
+      throw new DenseGlyphError('file-unreadable', 'it is a URL, not a file', { file: pattern }, advice);
+    }
     const path = resolve(base, pattern);
     const info = await stat(path).catch(() => undefined);
     let matches: string[] = [];
@@ -34,10 +39,6 @@ export async function expandPaths(
       matches = await glob(`${escapePath(pattern)}/${inFolder}`, { cwd: base, absolute: true });
     else if (info) matches = [path];
     else if (isDynamicPattern(pattern)) matches = await glob(pattern, { cwd: base, absolute: true });
-    if (matches.length === 0 && /^https?:\/\//i.test(pattern)) {
-      const advice = `dense-glyph adopt ${pattern} brings home what is declared there`;
-      throw new DenseGlyphError('file-unreadable', 'it is a URL, not a file', { file: pattern }, advice);
-    }
     if (matches.length === 0) {
       const reason = info || isDynamicPattern(pattern) ? `matches no ${noun}` : 'there is no such file';
       throw new DenseGlyphError(

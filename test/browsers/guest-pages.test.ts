@@ -253,17 +253,13 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-/**
- * What a page looks like and what its scripts were told, once all has arrived. WebKitGTK lets some promises of a page wait for good, with
- * plain rules too.
- */
+/** What a page looks like and what its scripts were told, once all has arrived. */
 const looking = (ask: string) => `
   const pause = (time) => new Promise((done) => setTimeout(done, time));
-  const told = await Promise.race([(async () => { ${ask} })(), pause(8000).then(() => 'nothing')]);
-  const arrived = () => Promise.race([document.fonts.ready, pause(3000)]);
-  await arrived();
+  const told = await (async () => { ${ask} })();
+  await document.fonts.ready;
   await pause(150);
-  await arrived();
+  await document.fonts.ready;
   const boxes = [...document.querySelectorAll('body, body *, title, style')].filter((one) => one.localName !== 'script').map((one) => {
     const { x, y, width, height } = one.getBoundingClientRect();
     return [one.localName, x, y, width, height].join(' ');

@@ -97,37 +97,44 @@ describe.each(isThorough ? availableEngines() : testedEngines())('%s', (engineNa
 
   test('the panel says what the browser says, and is worked by keys', async () => {
     const { origin } = await served({ line: 'fast phone' });
-    await engine.open(`${origin}/index.html`);
-    const told = await engine.run<{
+    interface Told {
       summary: string;
       rows: string[][];
       paint: number;
       fonts: Record<string, number>;
-    }>(`${panelText}
+    }
+    const visit = async (): Promise<Told> => {
+      await engine.open(`${origin}/index.html`);
+      return engine.run<Told>(`${panelText}
       return {
         summary: root().querySelector('.summary').textContent,
         rows: [...root().querySelectorAll('table')[0].tBodies[0].rows].map((row) => [...row.cells].slice(0, 5).map((cell) => cell.textContent)),
         paint: performance.getEntriesByName('first-contentful-paint')[0].startTime,
         fonts: Object.fromEntries(performance.getEntriesByType('resource').filter(({ name }) => /woff2/.test(name)).map(({ name, responseEnd }) => [name.replace(/.*\\//, ''), responseEnd])),
       };`);
+    };
+    /** When the panel says that each face was drawn, and when its file was there; milliseconds. */
+    const arrivals = ({ rows, fonts }: Told) =>
+      rows.map(([name, , drawn]) => {
+        const start = name.includes('Slab')
+          ? 'lampbuoy'
+          : name.includes('italic')
+            ? 'ferrywake-sans-300-800i'
+            : 'ferrywake-sans-300-800n';
+        const file = Object.entries(fonts).find(([key]) => key.startsWith(start))![1];
+        return { at: Number(drawn.replace(' s', '')) * 1000, file };
+      });
+    // A face is drawn once its file is there, and not long after, in a visit in which the machine has time; WebKit says so late.
+    const isSoon = (told: Told) =>
+      engineName === 'webkit' || arrivals(told).every(({ at, file }) => at < file + 1500);
+    let told = await visit();
+    for (let again = 0; !isSoon(told) && again < 4; again++) told = await visit();
+    expect(isSoon(told)).toBe(true);
+    for (const { at, file } of arrivals(told)) expect(at).toBeGreaterThanOrEqual(file - 20);
     expect(told.summary).toContain(`text ${(told.paint / 1000).toFixed(2)} s`);
     const faces = told.rows.map(([name]) => name).sort();
     expect(faces).toEqual(['Ferrywake Sans 300–800', 'Ferrywake Sans 300–800 italic', 'Lampbuoy Slab 700']);
-    for (const [name, state, drawn] of told.rows) {
-      expect([name, state]).toEqual([name, 'there']);
-      // A face is drawn once its file is there; how long after, the machine says.
-      const file = Object.entries(told.fonts).find(([key]) =>
-        key.startsWith(
-          name.includes('Slab')
-            ? 'lampbuoy'
-            : name.includes('italic')
-              ? 'ferrywake-sans-300-800i'
-              : 'ferrywake-sans-300-800n',
-        ),
-      )![1];
-      const at = Number(drawn.replace(' s', '')) * 1000;
-      expect(at).toBeGreaterThanOrEqual(file - 20);
-    }
+    expect(told.rows.map(([, state]) => state)).toEqual(['there', 'there', 'there']);
     const states = await engine.run<boolean[]>(`${panelText}
       const button = root().querySelector('.panel > button');
       const open = () => button.getAttribute('aria-expanded') === 'true';

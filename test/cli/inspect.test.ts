@@ -23,7 +23,7 @@ describe('inspect', () => {
       const { code, err } = await cli(['inspect', 'https://ferries.example/type.css'], folder);
       expect([code, err]).toEqual([
         3,
-        'https://ferries.example/type.css: it is a URL, not a file; dense-glyph adopt https://ferries.example/type.css brings home what is declared there\n',
+        'https://ferries.example/type.css: it is a URL, not a file; dense-glyph adopt "https://ferries.example/type.css" brings home what is declared there\n',
       ]);
     }));
 

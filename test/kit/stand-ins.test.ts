@@ -55,6 +55,21 @@ describe('the size of a stand-in', () => {
       };
     });
 
+  test('figures are as wide as the face’s zero where lines are as long as so many of them', () => {
+    const texts = fitted(scalesBy(() => 0.9)).map((text) => ({
+      ...text,
+      measures: [20, 28, 37].map((count) => ({
+        px: 400,
+        face: Math.min(400, count * 9),
+        zeros: { face: count * 9, local: count * 6, less: 0 },
+        share: 1,
+      })),
+    }));
+    const { scales, moves } = bestScales(texts);
+    expect([scales.letters, scales.figures].map((scale) => scale.toFixed(1))).toEqual(['0.9', '1.5']);
+    expect(moves.otherBreaks).toBe(0);
+  });
+
   test.each([
     [0.8, 0.8, 0.8],
     [0.95, 0.95, 0.95],

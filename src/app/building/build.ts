@@ -73,7 +73,7 @@ export interface BuildResult {
   /** False where the folder held the same already. */
   changed: boolean;
   manifest: Manifest;
-  /** Where it is over its budget, and what was passed over. */
+  /** Where it is over its budget, what was passed over, and, with its pages, what these ask for and it lacks. */
   findings: Finding[];
   /** Without a config file: the config that gives the same, and why it is so. */
   drafted?: DraftedConfig;

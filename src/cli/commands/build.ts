@@ -5,6 +5,7 @@ import type { WatchedBuild } from '../../app/building/watch.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import { buildFindingLines, kitLines } from '../views/kit.js';
+import { lineWidth } from '../views/words.js';
 import { watchedLines } from '../views/watched.js';
 import { elsewhere } from './options.js';
 
@@ -57,7 +58,7 @@ export function configure(command: Command, terminal: Terminal): void {
         ...buildFindingLines(
           findings,
           manifest.pages.length + manifest.otherPages.length,
-          Math.max(60, Math.min(terminal.columns, 120)),
+          lineWidth(terminal),
         ),
       );
       if (drafted) reporter.say(...drafted.reasons.map((reason) => `note  ${reason}`), '');

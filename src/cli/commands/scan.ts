@@ -4,6 +4,7 @@ import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import { countFor } from './options.js';
 import { scanLines, traceLines } from '../views/scan.js';
+import { lineWidth } from '../views/words.js';
 
 export const summary = 'say which face draws which characters of a site, who asks for it, and what is wrong';
 /** In the order of the work. */
@@ -56,11 +57,11 @@ export function configure(command: Command, terminal: Terminal): void {
         places,
         page,
         save,
-        forBuild: options.json === true || save !== undefined,
+        forBuild: options.json,
       };
       const result = await scan(request, reporter.onProgress);
       reporter.result(result);
-      const width = Math.max(60, Math.min(terminal.columns, 120));
+      const width = lineWidth(terminal);
       if (options.trace !== undefined) reporter.say(...traceLines(result, options.trace, width));
       else reporter.say(...scanLines(result, width));
       if (save !== undefined)

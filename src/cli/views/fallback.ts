@@ -44,27 +44,38 @@ const exampleOf = ([first]: readonly Face[]): string =>
 
 function rowsOf({ family, face, bands }: Face): string[][] {
   return bands.flatMap(({ weight: [low, high], standIns }) =>
-    [...standIns].reverse().map((one, i) => {
+    [...standIns].reverse().flatMap((one, i) => {
       const weights = bands.length > 1 ? ` (${low}–${high})` : '';
-      return [i === 0 ? `${family} ${face}${weights}` : '', ...standInCells(one)];
+      return standInRows(i === 0 ? `${family} ${face}${weights}` : '', one);
     }),
   );
 }
 
 const percent = (scale: number) => `${(scale * 100).toFixed(1)}%`;
 
-const standInCells = ({ local, systems, scales, ascent, descent, untuned, tuned }: StandIn): string[] => [
-  local,
-  systems.join(', '),
-  percent(scales.letters),
-  Object.entries(scales)
-    .flatMap(([kind, scale]) => (scale === scales.letters ? [] : [`${kind} ${Math.round(scale * 100)}%`]))
-    .join(', '),
-  `${ascent.toFixed(1)}%`,
-  `${descent.toFixed(1)}%`,
-  shareText(untuned),
-  colors.bold(shareText(tuned)),
-];
+/** A row, and one more for each further kind of characters of another size. */
+function standInRows(
+  face: string,
+  { local, systems, scales, ascent, descent, untuned, tuned }: StandIn,
+): string[][] {
+  const [first = '', ...more] = Object.entries(scales).flatMap(([kind, scale]) =>
+    scale === scales.letters ? [] : [`${kind} ${Math.round(scale * 100)}%`],
+  );
+  return [
+    [
+      face,
+      local,
+      systems.join(', '),
+      percent(scales.letters),
+      first,
+      `${ascent.toFixed(1)}%`,
+      `${descent.toFixed(1)}%`,
+      shareText(untuned),
+      colors.bold(shareText(tuned)),
+    ],
+    ...more.map((kind) => ['', '', '', '', kind, '', '', '', '']),
+  ];
+}
 
 /** Paragraphs with another number of lines. */
 const shareText = ({ otherCount, paragraphs }: Moves): string =>

@@ -15,7 +15,6 @@ const faceText = ({ family, weight, style, stretch }: SiteFace['asked']): string
     .join(' ');
 
 const facesShown = 24;
-const findingsShown = 40;
 
 /** The demand, then what is wrong. */
 export function scanLines(result: ScanResult, width: number): string[] {
@@ -31,10 +30,7 @@ export function scanLines(result: ScanResult, width: number): string[] {
     '',
     ...(findings.length === 0
       ? [colors.green('Nothing is wrong with the fonts of these pages.'), '']
-      : siteFindingLines(findings.slice(0, findingsShown), pages.length, width)),
-    ...(findings.length > findingsShown
-      ? [`and ${findings.length - findingsShown} more findings: see --json`, '']
-      : []),
+      : siteFindingLines(findings, pages.length, width)),
     'Next  --trace "<face or characters>" says which rules and pages ask for it.',
   ];
 }

@@ -5,9 +5,19 @@ import { wrapped } from './words.js';
 
 export type SiteFinding = ScanResult['findings'][number];
 
+const findingsShown = 40;
+
 /** Findings by what follows from them, each with its rule and its pages. @param total how many pages there are */
-export const siteFindingLines = (findings: readonly SiteFinding[], total: number, width: number): string[] =>
-  groupsOf(findings).flatMap((one) => groupLines(one, total, width));
+export const siteFindingLines = (
+  findings: readonly SiteFinding[],
+  total: number,
+  width: number,
+): string[] => [
+  ...groupsOf(findings.slice(0, findingsShown)).flatMap((one) => groupLines(one, total, width)),
+  ...(findings.length > findingsShown
+    ? [`and ${findings.length - findingsShown} more findings: see --json`, '']
+    : []),
+];
 
 const longestSelector = 36;
 export const shortened = (selector: string) =>

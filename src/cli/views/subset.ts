@@ -4,7 +4,7 @@ import { CodePointSet } from '../../core/text/code-point-set.js';
 import { featureWords, isAppliedByDefault } from '../../data/feature-names.js';
 import type { CutFont, SubsetResult } from '../../app/fonts/subset.js';
 import { kilobytes } from '../../core/text/amounts.js';
-import { characterText, count, listed, share, table, wrapped } from './words.js';
+import { characterText, count, lineWidth, listed, share, table, wrapped } from './words.js';
 import type { Terminal } from '../terminal.js';
 
 const indent = 12;
@@ -15,7 +15,7 @@ export type CharacterNames = (codePoint: number) => string | undefined;
 /** Sizes of all; for one font also what stayed and what went. */
 export function subsetLines(result: SubsetResult, terminal: Terminal, nameOf: CharacterNames): string[] {
   const { subsets } = result;
-  const width = Math.max(60, Math.min(terminal.columns, 120));
+  const width = lineWidth(terminal);
   const lines = sizeLines(subsets);
   const asked = languageLines(result, width);
   const about =

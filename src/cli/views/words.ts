@@ -1,5 +1,8 @@
 import colors from 'picocolors';
 
+/** How long lines are where text is set in lines: as a person reads them, whatever the terminal. */
+export const lineWidth = ({ columns }: { columns: number }): number => Math.max(60, Math.min(columns, 120));
+
 /** `37%` */
 export function share(part: number, whole: number): string {
   return whole === 0 ? '–' : `${Math.round((part / whole) * 100)}%`;

@@ -23,9 +23,10 @@ export function unmetDemand(
     const declared = new Set(page.declared.map((name) => name.toLowerCase()));
     for (const face of page.faces.values()) {
       const family = familyFor(face, page, families, elsewhere);
-      if (family === undefined) continue;
+      if (family === undefined || face.drawn.size === 0) continue;
       const asked = { ...face.asked, family };
-      const matched = { page: page.page, face: matchedFace({ ...face, asked }, rules), rules };
+      const drawn = { ...face, asked, possible: new Set<number>() };
+      const matched = { page: page.page, face: matchedFace(drawn, rules), rules };
       fakedStyles(matched, collected);
       const mayBeTheirs = face.stack.some((name) => {
         const one = name.toLowerCase();

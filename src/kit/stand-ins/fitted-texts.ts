@@ -43,7 +43,11 @@ export function fittedTexts<Face>(
     known.set(key, {
       ...atBreaks(breakPlaces(text), reachesAt(ofFace, asIs), ofLocal),
       faceWidths: scalesBy((kind) => ofFace.byKind.find((one) => one.kind === kind)?.reaches.at(-1) ?? 0),
-      measures: measures.map((measure) => setMeasure(measure, zeros)),
+      measures: measures.map((measure) => {
+        const set = setMeasure(measure, zeros);
+        // Zeros of another face stay as wide as they are.
+        return isOwn(runs[0]) ? set : { px: set.face, face: set.face, share: set.share };
+      }),
       count: 1,
     });
   }
