@@ -2,7 +2,7 @@
 const fileOrNetwork =
   '^(node:)?(fs|fs/promises|os|http|https|net|tls|dgram|child_process|worker_threads|process|readline|tty)$';
 
-const root = '^src/(errors|findings)\\.ts$';
+const root = '^src/(errors|findings|finding-codes)\\.ts$';
 const built = '^src/browser/built/';
 
 /** Own modules that a folder may import, besides packages and those of Node. */

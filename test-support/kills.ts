@@ -1,10 +1,10 @@
 import { spawn } from 'node:child_process';
-import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { cliProcess, inFolder } from './cli.js';
 import { root, sampleFonts } from './paths.js';
-import { brokenIn, contentOf, hiddenIn } from './whole-kit.js';
+import { brokenIn, contentOf, hiddenIn, stateIn } from './whole-kit.js';
 
 /** What ending builds at random times came to. */
 export interface KillReport {
@@ -33,6 +33,7 @@ export function killBuilds(kills: number, every: number, random: () => number): 
   return inFolder(async (folder) => {
     const site = join(folder, 'site');
     const kit = join(site, 'type');
+    const facts = join(folder, '.dense-glyph');
     const report: KillReport = { kills, whileWriting: 0, problems: [] };
     cpSync(sampleFonts, join(folder, 'fonts'), { recursive: true });
     mkdirSync(site);
@@ -47,13 +48,13 @@ export function killBuilds(kills: number, every: number, random: () => number): 
       use(i);
       if (await killedWhileWriting(folder, random)) report.whileWriting++;
       const litter = hiddenIn(site);
-      report.problems.push(...[...brokenIn(kit), ...litter].map((problem) => `kill ${i}: ${problem}`));
+      report.problems.push(...[...brokenIn(kit, facts), ...litter].map((problem) => `kill ${i}: ${problem}`));
       if ((i + 1) % every > 0) continue;
       const { code, err } = await cliProcess(['build'], folder);
       if (code !== 0) report.problems.push(`after kill ${i}: ${err}`);
       if (contentOf(kit).join() !== fresh[i % 2].join())
         report.problems.push(`after kill ${i}: not as fresh`);
-      if (existsSync(join(folder, '.dense-glyph'))) report.problems.push(`after kill ${i}: state is left`);
+      report.problems.push(...stateIn(facts).map((name) => `after kill ${i}: ${name} is left`));
     }
     return report;
   });
@@ -88,7 +89,7 @@ async function killedWhileWriting(folder: string, random: () => number): Promise
 function isWriting(folder: string): boolean {
   try {
     const state = join(folder, '.dense-glyph');
-    const journal = readdirSync(state).find((name) => name.endsWith('.json'));
+    const journal = readdirSync(state).find((name) => /^[0-9a-f]{16}\.json$/.test(name));
     return journal !== undefined && readFileSync(join(state, journal), 'utf8').includes('kit.css');
   } catch {
     return false;

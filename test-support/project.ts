@@ -30,6 +30,9 @@ export const slab = {
 };
 export const config = { output: { folder: 'site/type' }, families: [sans, slab] };
 
-export const manifestIn = (folder: string) =>
-  JSON.parse(readFileSync(join(folder, 'site/type/kit.json'), 'utf8')) as Manifest;
+/** @param facts where they lie, as `output.facts` says */
+export const manifestIn = (folder: string, facts = '.dense-glyph') =>
+  JSON.parse(readFileSync(join(folder, facts, 'kit.json'), 'utf8')) as Manifest;
+export const factIn = (folder: string, file: string) =>
+  readFileSync(join(folder, '.dense-glyph', file), 'utf8');
 export const textIn = (folder: string, file: string) => readFileSync(join(folder, 'site/type', file), 'utf8');

@@ -319,7 +319,7 @@ function isAsGood(
 
 /** Names of files as hosts served them, by those of the kit; several behind spaces where they were joined. */
 function sourcesIn(folder: string): (file: string) => string {
-  const manifest = JSON.parse(readFileSync(join(folder, 'site/type/kit.json'), 'utf8')) as Manifest;
+  const manifest = JSON.parse(readFileSync(join(folder, '.dense-glyph/kit.json'), 'utf8')) as Manifest;
   const ledger = ledgerIn(folder);
   const adopted = new Map(ledger.adopted.map(({ file, from }) => [file, basename(from)]));
   const joined = new Map((ledger.joined ?? []).map(({ file, from }) => [file, from]));

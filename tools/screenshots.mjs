@@ -19,7 +19,6 @@ import { fileURLToPath, pathToFileURL } from 'node:url';
 import puppeteer from 'puppeteer-core';
 import { startFontHost } from '../build/src/rehearsal/font-host.js';
 import { rehearse } from '../build/src/rehearsal/rehearse.js';
-import { serveFolder } from '../build/src/rehearsal/serve.js';
 import { findBrowser } from './browsers.mjs';
 import { film } from './film.mjs';
 
@@ -70,19 +69,19 @@ async function terminal(name, command, rows) {
 }
 
 async function pages() {
-  const wired = await serveFolder(join(folder, 'ferries/site'), 0);
   const browser = await puppeteer.launch({
     executablePath: findBrowser('chromium'),
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
   const page = await browser.newPage();
   await page.setViewport({ width: 1280, height: 800 });
+  const proof = pathToFileURL(join(folder, 'ferries/.dense-glyph/proof.html')).href;
   for (const [name, url, middle] of [
     ['specimen', pathToFileURL(join(folder, 'specimen.html')).href],
     ['scan-page', pathToFileURL(join(folder, 'scan.html')).href],
-    ['proof', `${wired}/type/proof.html`],
-    ['until-it-arrives', `${wired}/type/proof.html`, '.overlay'],
-    ['when-text-is-there', `${wired}/type/proof.html`, '#plan'],
+    ['proof', proof],
+    ['until-it-arrives', proof, '.overlay'],
+    ['when-text-is-there', proof, '#plan'],
   ]) {
     if (wanted.length > 0 && !wanted.includes(name)) continue;
     await page.goto(url, { waitUntil: 'networkidle0' });

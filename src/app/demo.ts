@@ -33,6 +33,8 @@ export interface DemoResult {
   pages: string[];
   /** The kit's folder, relative to `folder`. */
   kit: string;
+  /** Where what is known of it is, relative to `folder`. */
+  facts: string;
   /** What each step gave. */
   scanned: Pick<ScanResult, 'findings' | 'faces'>;
   adopted: AdoptResult;
@@ -69,6 +71,7 @@ export async function demo(request: DemoRequest, progress?: OnProgress): Promise
     before,
     pages,
     kit: relative(folder, join(folder, built.folder)),
+    facts: relative(folder, join(folder, built.facts)),
     scanned: { findings: scanned.findings, faces: scanned.faces },
     adopted,
     config: file,

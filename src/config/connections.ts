@@ -16,9 +16,9 @@ const usual = { setUp: 3, firstWindow: 14_600 };
 
 /** Lines that are known by name. */
 export const connections = {
-  'slow phone': { name: 'slow phone', rtt: 300, down: 400, ...usual },
-  'fast phone': { name: 'fast phone', rtt: 150, down: 1600, ...usual },
-  cable: { name: 'cable', rtt: 28, down: 5000, ...usual },
+  'slow phone': { name: 'slow phone', rtt: 280, down: 450, ...usual },
+  'fast phone': { name: 'fast phone', rtt: 90, down: 6000, ...usual },
+  cable: { name: 'cable', rtt: 18, down: 30_000, ...usual },
 } as const satisfies Readonly<Record<string, Connection>>;
 
 /** What comes in a round trip: so many bytes more a request may cost before it is worth another one. */

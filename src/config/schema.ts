@@ -303,6 +303,14 @@ const outputSchema = object({
   url: text()
     .test('url', urlAdvice, (value) => value === undefined || isBaseUrl(value))
     .meta(describedBy({ description: 'What browsers ask for, as in /type/; relative URLs if left out.' })),
+  facts: text()
+    .default('.dense-glyph')
+    .meta(
+      describedBy({
+        description:
+          'Where what is known of the kit goes and isn’t published: kit.json, the proof page, what wire changed.',
+      }),
+    ),
   minify: boolean()
     .typeError('write true or false')
     .meta(

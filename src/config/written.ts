@@ -92,6 +92,7 @@ export interface WrittenConfig {
   output: {
     folder: string;
     url?: string;
+    /** Where what is known of the kit goes and isn’t published; `.dense-glyph` beside the config if left out. */ facts?: string;
     /** Whether kit.css is written without what only people read. */ minify?: boolean;
   };
   /** Browserslist queries; the project’s own list if left out. */

@@ -1,16 +1,17 @@
-import { existsSync, readdirSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
 import { glob } from 'tinyglobby';
+import { entriesOf } from './read.js';
 
 /** Folders where sites lie in projects, the likelier first. */
 const siteFolders = ['site', 'public', 'dist', 'build', '_site', 'www', 'htdocs', 'out', 'docs', '.'];
 const unwanted = ['**/node_modules/**', '**/.*/**'];
 
-/** Font files below a folder, absolute and sorted; without those of packages and of kits. */
+/** Font files below a folder, absolute and sorted; without those of packages. */
 export async function projectFonts(folder: string): Promise<string[]> {
   const extensions = 'ttf,otf,woff,woff2,eot,zip,TTF,OTF,WOFF,WOFF2';
   const found = await glob(`**/*.{${extensions}}`, { cwd: folder, absolute: true, ignore: unwanted });
-  return found.filter((path) => !existsSync(join(dirname(dirname(path)), 'kit.json'))).sort();
+  return found.sort();
 }
 
 /** The folder below another one that is likely to be served, as it would be written; undefined where there are no pages. */
@@ -49,7 +50,7 @@ export function ledgersBelow(folder: string): string[] {
     const next: string[] = [];
     for (const one of waiting) {
       if (++looked > mostFolders) return found.sort();
-      for (const entry of entriesOf(one)) {
+      for (const entry of entriesOf(one) ?? []) {
         const isLeftOut = entry.name.startsWith('.') || entry.name === 'node_modules';
         if (entry.isDirectory() && !isLeftOut) next.push(join(one, entry.name));
         else if (entry.isFile() && entry.name === 'ledger.json') found.push(join(one, entry.name));
@@ -58,13 +59,4 @@ export function ledgersBelow(folder: string): string[] {
     waiting = next;
   }
   return found.sort();
-}
-
-function entriesOf(folder: string) {
-  try {
-    return readdirSync(folder, { withFileTypes: true });
-  } catch {
-    // What may not be read holds nothing of ours.
-    return [];
-  }
 }

@@ -1,4 +1,14 @@
-import { existsSync, readFileSync, realpathSync, statSync, type Stats } from 'node:fs';
+import {
+  accessSync,
+  constants,
+  type Dirent,
+  existsSync,
+  readdirSync,
+  readFileSync,
+  realpathSync,
+  type Stats,
+  statSync,
+} from 'node:fs';
 import { dirname, isAbsolute, join, relative, resolve } from 'node:path';
 import { DenseGlyphError } from '../errors.js';
 
@@ -43,6 +53,15 @@ export function infoOf(path: string): Stats | undefined {
   }
 }
 
+/** What is in a folder; undefined where it may not be read. */
+export function entriesOf(folder: string): Dirent[] | undefined {
+  try {
+    return readdirSync(folder, { withFileTypes: true });
+  } catch {
+    return undefined;
+  }
+}
+
 /** A path as the user would write it, with slashes. @param base the folder of the call or of the config */
 export const shownPath = (path: string, base: string): string =>
   relative(base, path).replaceAll('\\', '/') || path;
@@ -65,6 +84,17 @@ export function packageOf(path: string): string {
   for (let folder = dirname(path); dirname(folder) !== folder; folder = dirname(folder))
     if (existsSync(join(folder, 'package.json'))) return folder;
   return dirname(path);
+}
+
+/** Whether it is a file that may be read. @param path absolute */
+export function isReadable(path: string): boolean {
+  try {
+    if (!isFile(path)) return false;
+    accessSync(path, constants.R_OK);
+    return true;
+  } catch {
+    return false;
+  }
 }
 
 /** @param path absolute */

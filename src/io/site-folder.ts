@@ -1,10 +1,9 @@
-import { readdirSync } from 'node:fs';
 import { basename, dirname, join, relative, resolve, sep } from 'node:path';
 import { glob, isDynamicPattern } from 'tinyglobby';
 import { DenseGlyphError } from '../errors.js';
 import { policiesBelow } from './header-file.js';
 import { pathOfAddress, plainAddress } from './addresses.js';
-import { infoOf, readBytes, shownPath, sizeOfFile } from './read.js';
+import { entriesOf, infoOf, isReadable, readBytes, shownPath, sizeOfFile } from './read.js';
 
 /** A page on disk. */
 export interface FolderPage {
@@ -143,15 +142,21 @@ function foldersUpTo(start: string, end: string): string[] {
   return folders;
 }
 
+/** Pages below a folder; of a folder that may not be read itself, so that whoever reads it says so. */
 function pagesBelow(folder: string): string[] {
-  const entries = readdirSync(folder, { withFileTypes: true });
-  if (entries.some(({ name }) => name === 'kit.json')) return [];
-  return entries.flatMap((entry) => {
-    if (entry.name.startsWith('.') || leftOut.has(entry.name)) return [];
-    const path = join(folder, entry.name);
-    if (entry.isDirectory()) return pagesBelow(path);
-    return isPage(entry.name) ? [path] : [];
-  });
+  const found: string[] = [];
+  const waiting = [folder];
+  for (let one = waiting.pop(); one !== undefined; one = waiting.pop()) {
+    const entries = entriesOf(one);
+    if (entries === undefined) found.push(one);
+    else if (!entries.some(({ name }) => name === 'kit.json'))
+      for (const entry of entries) {
+        if (entry.name.startsWith('.') || leftOut.has(entry.name)) continue;
+        if (entry.isDirectory()) waiting.push(join(one, entry.name));
+        else if (isPage(entry.name)) found.push(join(one, entry.name));
+      }
+  }
+  return found;
 }
 
 /** Of an address without a scheme. */
@@ -164,7 +169,8 @@ function linkedPath(address: string, from: string, root: string): string | undef
   const path = pathOf(address.trim());
   if (path === undefined) return undefined;
   const full = addressedPath(path, from, root);
-  return infoOf(full)?.isFile() ? full : undefined;
+  // What a server may not read isn't there for browsers either.
+  return isReadable(full) ? full : undefined;
 }
 
 /** As URLs have it: a path that leads out of the root ends at the root. Files outside of it are beside each other. */
@@ -186,7 +192,7 @@ function nearestPath(address: string, from: string, root: string): string | unde
   const waiting = [root];
   let looked = 0;
   for (let folder = waiting.pop(); folder !== undefined && looked < mostEntries; folder = waiting.pop()) {
-    for (const entry of readdirSync(folder, { withFileTypes: true })) {
+    for (const entry of entriesOf(folder) ?? []) {
       looked++;
       if (entry.name.startsWith('.') || leftOut.has(entry.name)) continue;
       if (entry.isDirectory()) waiting.push(join(folder, entry.name));

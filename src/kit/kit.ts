@@ -10,6 +10,8 @@ export interface KitAddress {
   url?: string;
   /** The kit's folder as seen from the site's root, with a slash at the end; used where there is no `url`. */
   fromRoot: string;
+  /** The same as seen from the folder of its facts; they lie in the kit itself if left out. */
+  fromFacts?: string | undefined;
 }
 
 /** What a stylesheet of a host has besides the faces of the kit. */
@@ -49,7 +51,7 @@ export interface MadeKit {
   address: KitAddress;
   /** The licence texts that go with it: their path in the kit, and the source that each came from. */
   licences: Map<string, string>;
-  /** Everything but the manifest, by path inside the kit. */
+  /** What is published, by path inside the kit. */
   files: Map<string, Uint8Array>;
 }
 

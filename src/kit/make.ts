@@ -2,12 +2,9 @@ import { basename } from 'node:path';
 import type { KitConfig } from '../config/schema.js';
 import { slug } from '../core/face/slug.js';
 import { firstPartRules } from './files/first-part.js';
-import { headFile } from './files/head.js';
 import { loaderFile, loaderModule } from './files/loader.js';
-import { ledgerFile } from './files/ledger.js';
+import { factsOf } from './files/facts.js';
 import { manifestOf, type Manifest } from './files/manifest.js';
-import { moduleFiles } from './files/module.js';
-import { proofFile } from './files/proof.js';
 import { minified } from './files/minified.js';
 import { stylesheetFile } from './files/stylesheet.js';
 import type { KeptStylesheet, KitAddress, KitFace, KitFamily, MadeKit } from './kit.js';
@@ -44,10 +41,17 @@ export interface KitRequest extends Omit<MakeRequest, 'formats'> {
   kept?: { stylesheets: readonly KeptStylesheet[]; files: ReadonlyMap<string, Uint8Array> } | undefined;
 }
 
-/** The kit as files in memory, by path inside it, and its manifest. The same request gives the same bytes. */
-export async function makeKit(
-  request: KitRequest,
-): Promise<{ files: Map<string, Uint8Array>; manifest: Manifest }> {
+/** A kit in memory. */
+export interface KitInMemory {
+  /** What is published, by path inside the kit, each file before those that name it. */
+  files: Map<string, Uint8Array>;
+  /** What is known of it and isn't published, by name; the manifest last. */
+  facts: Map<string, Uint8Array>;
+  manifest: Manifest;
+}
+
+/** The same request gives the same bytes. */
+export async function makeKit(request: KitRequest): Promise<KitInMemory> {
   const { config, reach, address, version, kept } = request;
   const { families: made, leftOut } = await madeFaces({ ...request, formats: reach.formats });
   const decided = decidedLoading(made, config);
@@ -92,17 +96,12 @@ export async function makeKit(
   addLicences(kit);
   const text = (path: string, content: string) => kit.files.set(path, new TextEncoder().encode(content));
   text('kit.css', css);
-  text('kit.head.html', headFile(kit));
   for (const [path, part] of parts) text(path, firstPartRules(part, address.url ?? ''));
   const loader = loaderFile(kit);
   if (loader !== undefined) text('kit.loader.js', loader);
   for (const [path, content] of loaderModule(kit)) text(path, content);
-  text('ledger.json', ledgerFile(kit));
-  for (const [path, content] of moduleFiles(kit)) text(path, content);
-  text('proof.html', proofFile(kit));
   const manifest = manifestOf(kit, version);
-  text('kit.json', `${JSON.stringify(manifest, null, 2)}\n`);
-  return { files: kit.files, manifest };
+  return { files: kit.files, facts: factsOf(kit, manifest), manifest };
 }
 
 function fittedFor({ config, fitted }: KitRequest, text: KitText): FittedKit {

@@ -61,7 +61,7 @@ function bundled(kit: ProjectKit, { root, base }: BuildPlace): Delivery {
       return hints.join('');
     },
     // What the bundler names itself is there already.
-    besides: () => placed(kit, 'type/', (name) => /^licences\/|^ledger\.json$/.test(name)),
+    besides: () => placed(kit, 'type/', (name) => name.startsWith('licences/')),
   };
 }
 

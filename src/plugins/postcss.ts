@@ -1,5 +1,5 @@
 /**
- * The kit where a stylesheet says `@dense-glyph;`, for projects that go through PostCSS without Vite.
+ * The kit where a stylesheet says `@import "dense-glyph"`, for projects that go through PostCSS without Vite.
  *
  * @module
  */
@@ -24,6 +24,7 @@ interface Node {
 }
 interface AtRule extends Node {
   name: string;
+  params: string;
   source?: { input?: { file?: string | undefined } } | undefined;
   error: (message: string) => Error;
   replaceWith(...nodes: never[]): unknown;
@@ -56,7 +57,7 @@ export interface DenseGlyphPostcssPlugin {
 const kits = new Map<string, Promise<Project>>();
 
 /**
- * Makes the kit of the project's config in its `output.folder`, and puts its rules where a stylesheet says `@dense-glyph;`. Rules of
+ * Makes the kit of the project's config in its `output.folder`, and puts its rules where a stylesheet says `@import "dense-glyph"`. Rules of
  * other stylesheets beside it for the same faces go.
  *
  * @example export default { plugins: [denseGlyph()] };
@@ -64,7 +65,9 @@ const kits = new Map<string, Promise<Project>>();
 export default function denseGlyph({ config }: DenseGlyphPostcssOptions = {}): DenseGlyphPostcssPlugin {
   const once = async (root: Root, { postcss, result }: Helpers): Promise<void> => {
     const places: AtRule[] = [];
-    root.walkAtRules('dense-glyph', (rule) => void places.push(rule));
+    root.walkAtRules('import', (rule) => {
+      if (asksForKit.test(rule.params)) places.push(rule);
+    });
     if (places.length === 0) return;
     try {
       const { kit, url } = await kitFor(resolve('.'), config);
@@ -104,6 +107,8 @@ export default function denseGlyph({ config }: DenseGlyphPostcssOptions = {}): D
   return { postcssPlugin: 'dense-glyph', Once: once };
 }
 
+const asksForKit = /^\s*(?:"dense-glyph"|'dense-glyph'|url\(\s*(["']?)dense-glyph\1\s*\))\s*$/i;
+
 /** How PostCSS knows that it is one. */
 const postcss = true;
 Object.assign(denseGlyph, { postcss });
@@ -116,7 +121,7 @@ async function kitFor(folder: string, config: string | undefined): Promise<Proje
       folder,
       config,
       (url) => url,
-      (_, output, base) => resolve(base, output),
+      (_, own) => own,
     );
   kits.set(key, known);
   try {

@@ -20,7 +20,7 @@ export interface ProjectKitOptions {
   /** The config, where it isn't found from the folder upwards. */
   config?: string | undefined;
   /** Where it is written, absolute, and by which URL it is asked for; relative to its stylesheet if left out. */
-  into: { folder: string; url: string | undefined };
+  into: { folder: string; facts: string; url: string | undefined };
 }
 
 export class ProjectKit {
@@ -106,7 +106,7 @@ export class ProjectKit {
 
   private atHand(): KitAtHand {
     const { into, folder } = this.options;
-    return kitAtHand({ output: { folder: into.folder, url: into.url } }, folder, folder);
+    return kitAtHand({ output: into }, folder, folder);
   }
 
   private async makeUntilSettled(): Promise<BuildResult> {

@@ -1,3 +1,4 @@
+import { resolve } from 'node:path';
 import { loadConfig } from '../config/load.js';
 import { kitUrl } from '../kit/files/read-manifest.js';
 import { ProjectKit } from './project-kit.js';
@@ -12,21 +13,28 @@ export interface Project {
 /**
  * Opens the config that is found from a folder upwards.
  *
- * @param urlOf the URL of the config's output as the bundler serves it @param folderOf where the kit goes then, absolute
+ * @param urlOf the URL of the config's output as the bundler serves it @param placesOf where the kit and its facts go then, absolute
  * @throws DenseGlyphError, or AggregateError of them for several mistakes
  */
 export async function openProject(
   folder: string,
   config: string | undefined,
   urlOf: (url: string) => string,
-  folderOf: (url: string | undefined, output: string, base: string) => string,
+  placesOf: (
+    url: string | undefined,
+    output: { folder: string; facts: string },
+  ) => { folder: string; facts: string },
 ): Promise<Project> {
   const found = await loadConfig(folder, config);
   const { output } = found.config;
-  const own = kitUrl(output.url);
-  const url = own === undefined ? undefined : urlOf(own);
+  const asked = kitUrl(output.url);
+  const url = asked === undefined ? undefined : urlOf(asked);
+  const own = {
+    folder: resolve(found.base, output.folder),
+    facts: resolve(found.base, output.facts),
+  };
   return {
-    kit: new ProjectKit({ folder, config, into: { folder: folderOf(url, output.folder, found.base), url } }),
+    kit: new ProjectKit({ folder, config, into: { ...placesOf(url, own), url } }),
     url,
   };
 }

@@ -62,7 +62,7 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
     try {
       const { root, base } = resolved;
       const urlOf = (url: string) => withBase(url, base);
-      const { kit, url } = await openProject(root, config, urlOf, (found) => ownFolder(root, found));
+      const { kit, url } = await openProject(root, config, urlOf, (found) => ownPlaces(root, found));
       return (project = { kit, delivery: deliveryOf(kit, url, { root, base }) });
     } catch (cause) {
       throw toldError(cause);
@@ -189,8 +189,11 @@ export default function denseGlyph({ config, head = true }: DenseGlyphOptions = 
 }
 
 /** URLs are in its files: a server and a build may have different ones at the same time. */
-const ownFolder = (root: string, url: string | undefined): string =>
-  join(root, 'node_modules/.dense-glyph', url === undefined ? 'bundled' : slug(url) || 'root');
+function ownPlaces(root: string, url: string | undefined): { folder: string; facts: string } {
+  const name = url === undefined ? 'bundled' : slug(url) || 'root';
+  const own = join(root, 'node_modules/.dense-glyph');
+  return { folder: join(own, name), facts: join(own, `${name}.facts`) };
+}
 
 const withHead = (html: string, markup: string): string =>
   markup === '' ? html : insertIntoHead(html, markup);

@@ -1,4 +1,5 @@
 import { Transform, type TransformCallback } from 'node:stream';
+import { Tokenizer, type Token } from 'parse5';
 import { applied } from '../site/edits/edits.js';
 import { faceConditionEdits } from '../site/edits/face-conditions.js';
 import type { Conditions } from './conditions.js';
@@ -6,15 +7,14 @@ import type { Conditions } from './conditions.js';
 /** Of a page so much is looked through for its head. */
 const mostLooked = 64 * 1024;
 
-/** Puts a text behind the start of a page's head, or where the head would start; the rest goes through as it comes. */
+/**
+ * Puts a text behind the start of a page's head, or where the head would start; the rest goes through as it comes. A page in UTF-16 stays
+ * as it is.
+ */
 export function inHead(text: string): Transform {
   let waiting: Buffer[] | undefined = [];
-  const put = (all: Buffer): Buffer => {
-    // A character for each byte, as tags are ASCII.
-    const html = all.toString('latin1');
-    const at = placeIn(html);
-    return Buffer.concat([all.subarray(0, at), Buffer.from(text), all.subarray(at)]);
-  };
+  const put = (all: Buffer, at: number): Buffer =>
+    Buffer.concat([all.subarray(0, at), Buffer.from(text), all.subarray(at)]);
   return new Transform({
     transform(chunk: Buffer, _encoding, done: TransformCallback) {
       if (!waiting) {
@@ -23,27 +23,55 @@ export function inHead(text: string): Transform {
       }
       waiting.push(chunk);
       const all = Buffer.concat(waiting);
-      if (all.length < mostLooked && !/<head[\s>]|<body[\s>]/i.test(all.toString('latin1'))) done();
-      else {
-        waiting = undefined;
-        done(null, put(all));
+      const isUtf16 = /^(?:\xff\xfe|\xfe\xff)/.test(all.toString('latin1', 0, 2));
+      const place = isUtf16 ? undefined : headStart(all);
+      const isLong = all.length >= mostLooked;
+      if (!isUtf16 && place?.isSure !== true && !isLong) {
+        done();
+        return;
       }
+      waiting = undefined;
+      done(null, place ? put(all, place.at) : all);
     },
     flush(done) {
-      if (waiting && waiting.length > 0) done(null, put(Buffer.concat(waiting)));
+      const all = Buffer.concat(waiting ?? []);
+      if (all.length > 0) done(null, put(all, headStart(all).at));
       else done();
     },
   });
 }
 
-/** Behind `<head>`, else behind `<html>`, else behind the doctype, else at the start. Comments are passed over. */
-function placeIn(html: string): number {
-  const plain = html.replace(/<!--[^]*?-->/g, (comment) => ' '.repeat(comment.length));
-  for (const tag of [/<head(?:\s[^>]*)?>/i, /<html(?:\s[^>]*)?>/i, /<!doctype[^>]*>/i]) {
-    const found = tag.exec(plain);
-    if (found) return found.index + found[0].length;
-  }
-  return html.startsWith('\u00ef\u00bb\u00bf') ? 3 : 0;
+/**
+ * Behind `<head>`, else behind `<html>`, else behind the doctype, else at the start, in bytes; as far as the page is there.
+ *
+ * @returns `isSure` once nothing that may come changes it
+ */
+function headStart(bytes: Buffer): { at: number; isSure: boolean } {
+  const mark = bytes.toString('latin1', 0, 3) === '\u00ef\u00bb\u00bf' ? 3 : 0;
+  let at = 0;
+  let isSure = false;
+  const behind = ({ location }: { location: Token.Location | null }) => {
+    if (!isSure) at = location?.endOffset ?? at;
+  };
+  const end = () => {
+    isSure = true;
+  };
+  const handler = {
+    onDoctype: behind,
+    onStartTag: (tag: Token.TagToken) => {
+      if (tag.tagName === 'html' || tag.tagName === 'head') behind(tag);
+      if (tag.tagName !== 'html') end();
+    },
+    onEndTag: end,
+    onCharacter: end,
+    onNullCharacter: end,
+    onComment: () => undefined,
+    onWhitespaceCharacter: () => undefined,
+    onEof: () => undefined,
+  };
+  // A character for each byte, as tags are ASCII. What isn't the last of a page leaves a tag that has begun for later.
+  new Tokenizer({ sourceCodeLocationInfo: true }, handler).write(bytes.toString('latin1', mark), false);
+  return { at: mark + at, isSure };
 }
 
 /** Whether rules are other than the site has them. */

@@ -1,9 +1,10 @@
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
+import { networkInterfaces } from 'node:os';
 import { connect, type AddressInfo, type Socket } from 'node:net';
 import { connect as connectSafely } from 'node:tls';
-import { Readable } from 'node:stream';
+import { pipeline as pipelineOf, Readable, type Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { brotliDecompressSync, gunzipSync, gzipSync, inflateSync } from 'node:zlib';
+import { createBrotliDecompress, createGunzip, createInflate, gzipSync } from 'node:zlib';
 import { DenseGlyphError } from '../errors.js';
 import { changed, choices, lineOf, usualConditions, type Conditions } from './conditions.js';
 import { MarkedFonts } from './marked-fonts.js';
@@ -80,6 +81,8 @@ class RehearsalServer implements Rehearsal {
   private readonly stalled = new Set<ServerResponse>();
   private readonly upgraded = new Set<Socket>();
   private readonly marked = new MarkedFonts();
+  /** Where it listens on all networks: addresses of this machine in them, as URLs write them. */
+  private readonly ownNames: string[] = [];
   private readonly server;
 
   constructor(private readonly options: RehearsalOptions) {
@@ -101,7 +104,9 @@ class RehearsalServer implements Rehearsal {
       this.server.listen(port, host, done);
     });
     const address = this.server.address() as AddressInfo;
-    this.origin = `http://${address.family === 'IPv6' ? `[${address.address}]` : address.address}:${address.port}`;
+    if (isEverywhere(address.address)) this.ownNames.push(...networkNames());
+    const [name = address.family === 'IPv6' ? `[${address.address}]` : address.address] = this.ownNames;
+    this.origin = `http://${name}:${address.port}`;
   }
 
   conditions = (): Conditions => this.state;
@@ -144,7 +149,9 @@ class RehearsalServer implements Rehearsal {
     const host = /^(.*?)(?::(\d+))?$/.exec(headers.host ?? '');
     if (!host || Number(host[2] ?? 80) !== socket.localPort) return false;
     const name = host[1].toLowerCase();
-    return ['localhost', '127.0.0.1', '[::1]', this.options.host?.toLowerCase()].includes(name);
+    const { host: named } = this.options;
+    const own = named === undefined ? this.ownNames : [...this.ownNames, asInUrl(named)];
+    return ['localhost', '127.0.0.1', '[::1]', ...own].includes(name);
   }
 
   private async answer(request: IncomingMessage, response: ServerResponse): Promise<void> {
@@ -181,7 +188,14 @@ class RehearsalServer implements Rehearsal {
       return;
     }
     const isRead = kind !== 'other' || changesRules(this.state);
-    const found = await this.rehearsed(await this.found(request, isRead), path);
+    // What nobody waits for any more is let go, on the way to here as well.
+    const left = new AbortController();
+    response.on('close', () => {
+      left.abort();
+    });
+    const asIs = await this.found(request, isRead, left.signal);
+    left.signal.addEventListener('abort', () => asIs.body.destroy());
+    const found = await this.rehearsed(asIs, path, kind);
     const answer = line && this.state.paced === 'everything' ? compressed(found, request) : found;
     response.writeHead(answer.status, answer.headers);
     if (request.method === 'HEAD') response.end();
@@ -189,7 +203,7 @@ class RehearsalServer implements Rehearsal {
   }
 
   /** @param isRead whether its text is looked at */
-  private async found(request: IncomingMessage, isRead: boolean): Promise<Answer> {
+  private async found(request: IncomingMessage, isRead: boolean, left: AbortSignal): Promise<Answer> {
     const { method, url } = request;
     const headers = { ...request.headers };
     if (isRead) headers['accept-encoding'] = 'identity';
@@ -197,7 +211,7 @@ class RehearsalServer implements Rehearsal {
     if (isRead)
       for (const name of ['if-none-match', 'if-modified-since', 'range', 'if-range']) delete headers[name];
     try {
-      return await this.options.upstream.ask({ method, url, headers }, request);
+      return await this.options.upstream.ask({ method, url, headers }, request, left);
     } catch (cause) {
       const text = `The server behind doesn't answer: ${(cause as Error).message || (cause as NodeJS.ErrnoException).code}\n`;
       return {
@@ -209,9 +223,11 @@ class RehearsalServer implements Rehearsal {
   }
 
   /** The answer under the conditions of now: pages with the panel, rules and fonts changed. */
-  private async rehearsed(answer: Answer, path: string): Promise<Answer> {
+  private async rehearsed(answer: Answer, path: string, kind: RequestKind): Promise<Answer> {
     const type = answer.headers['content-type'] ?? '';
-    const isHtml = /^(?:text\/html|application\/xhtml\+xml)/i.test(type);
+    // A script that asks for a piece of HTML gets just that.
+    const isPage = kind === 'visit' || kind === 'page';
+    const isHtml = isPage && /^(?:text\/html|application\/xhtml\+xml)(?!.*\butf-?16)/i.test(type);
     if (/^text\/css/i.test(type) && changesRules(this.state))
       return withBody(answer, Buffer.from(rehearsedStyles((await bytesOf(answer)).toString(), this.state)));
     if (this.state.marked && answer.status === 200 && (/^font\//i.test(type) || isFontPath(path))) {
@@ -220,7 +236,7 @@ class RehearsalServer implements Rehearsal {
     }
     if (!isHtml || this.options.panel === undefined) return answer;
     const { 'content-length': _, etag: _etag, ...headers } = answer.headers;
-    const plain = await decoded({ ...answer, headers });
+    const plain = decoded({ ...answer, headers });
     const body = changesRules(this.state)
       ? Readable.from([
           Buffer.from(rehearsedPage((await collected(plain.body)).toString('latin1'), this.state), 'latin1'),
@@ -229,7 +245,7 @@ class RehearsalServer implements Rehearsal {
     return {
       ...plain,
       headers: { ...plain.headers, 'cache-control': 'no-store' },
-      body: body.pipe(inHead(`<script src="${ownPath}panel.js"></script>`)),
+      body: through(body, inHead(`<script src="${ownPath}panel.js"></script>`)),
     };
   }
 
@@ -303,6 +319,20 @@ class RehearsalServer implements Rehearsal {
   }
 }
 
+const isEverywhere = (address: string): boolean => address === '0.0.0.0' || address === '::';
+
+/** As the host of a URL. */
+const asInUrl = (address: string): string =>
+  address.includes(':') ? `[${address.toLowerCase()}]` : address.toLowerCase();
+
+/** What other machines of the networks call this one by; the likelier first. */
+const networkNames = (): string[] =>
+  Object.values(networkInterfaces())
+    .flatMap((list = []) => list)
+    .filter(({ internal, address }) => !internal && !address.startsWith('fe80:'))
+    .sort((a, b) => (a.family < b.family ? -1 : 1))
+    .map(({ address }) => asInUrl(address));
+
 /** Whether a page of this server asks, by what browsers say of it (Fetch Metadata). */
 const isFromHere = ({ headers }: IncomingMessage): boolean =>
   (headers.origin === undefined || headers.origin === `http://${headers.host}`) &&
@@ -313,7 +343,18 @@ function refuse(response: ServerResponse, status: number, text: string): void {
   response.end(`${text}\n`);
 }
 
-async function collected(body: AsyncIterable<unknown>, most = Infinity): Promise<Buffer> {
+/** A stream that fails where one before it does, and ends those where it is left. */
+function through(body: Readable, ...steps: readonly Transform[]): Readable {
+  return steps.reduce<Readable>((before, step) => {
+    pipelineOf(before, step, () => undefined);
+    return step;
+  }, body);
+}
+
+/** Texts and fonts that are looked into have so many bytes at the most. */
+const mostCollected = 64 * 1024 * 1024;
+
+async function collected(body: AsyncIterable<unknown>, most = mostCollected): Promise<Buffer> {
   const pieces: Buffer[] = [];
   let size = 0;
   for await (const piece of body) {
@@ -324,22 +365,22 @@ async function collected(body: AsyncIterable<unknown>, most = Infinity): Promise
   return Buffer.concat(pieces);
 }
 
-const decoders: Readonly<Record<string, (bytes: Uint8Array) => Buffer>> = {
-  gzip: gunzipSync,
-  'x-gzip': gunzipSync,
-  br: brotliDecompressSync,
-  deflate: inflateSync,
+const decoders: Readonly<Record<string, () => Transform>> = {
+  gzip: createGunzip,
+  'x-gzip': createGunzip,
+  br: createBrotliDecompress,
+  deflate: createInflate,
 };
 
-/** Without its content coding, where it has one that is known. */
-async function decoded(answer: Answer): Promise<Answer> {
+/** Without its content coding, where it has one that is known, as it comes. */
+function decoded(answer: Answer): Answer {
   const decode = decoders[answer.headers['content-encoding']?.toLowerCase() ?? ''];
   if (!decode) return answer;
   const { 'content-encoding': _, ...headers } = answer.headers;
-  return { ...answer, headers, body: Readable.from([decode(await collected(answer.body))]) };
+  return { ...answer, headers, body: through(answer.body, decode()) };
 }
 
-const bytesOf = async (answer: Answer): Promise<Buffer> => collected((await decoded(answer)).body);
+const bytesOf = async (answer: Answer): Promise<Buffer> => collected(decoded(answer).body);
 
 function withBody(answer: Answer, body: Buffer): Answer {
   const { 'content-encoding': _, etag: _etag, ...headers } = answer.headers;

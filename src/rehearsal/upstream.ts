@@ -1,9 +1,10 @@
 import { createReadStream, realpathSync, statSync } from 'node:fs';
 import { request as ask, type IncomingHttpHeaders, type IncomingMessage } from 'node:http';
 import { request as askSafely } from 'node:https';
-import { join, sep } from 'node:path';
+import { isAbsolute, join, relative, sep } from 'node:path';
 import { Readable } from 'node:stream';
 import { pathOfAddress } from '../io/addresses.js';
+import { isReadable } from '../io/read.js';
 import { mediaTypeOf } from '../io/media-types.js';
 
 /** What a site answers. */
@@ -15,7 +16,12 @@ export interface Answer {
 
 /** Where a site comes from. */
 export interface Upstream {
-  ask(request: Pick<IncomingMessage, 'method' | 'url' | 'headers'>, body: Readable): Promise<Answer>;
+  /** @param left when nobody waits for the answer any more */
+  ask(
+    request: Pick<IncomingMessage, 'method' | 'url' | 'headers'>,
+    body: Readable,
+    left: AbortSignal,
+  ): Promise<Answer>;
   /** The server behind it, if there is one: upgrades go there. */
   server?: URL;
 }
@@ -28,7 +34,8 @@ export function folderUpstream(folder: string): Upstream {
       if (method !== 'GET' && method !== 'HEAD')
         return Promise.resolve(told(405, 'Only GET and HEAD are answered here.', { allow: 'GET, HEAD' }));
       const found = fileAt(root, url);
-      if (found === undefined) return Promise.resolve(told(404, 'There is no such file.'));
+      if (found === undefined)
+        return Promise.resolve(told(404, 'There is no such file, or it may not be read.'));
       if ('moved' in found)
         return Promise.resolve(told(301, 'The folder has a slash at its end.', { location: found.moved }));
       const type = mediaTypeOf(found.file);
@@ -43,19 +50,16 @@ export function folderUpstream(folder: string): Upstream {
 
 function fileAt(root: string, url: string): { file: string; size: number } | { moved: string } | undefined {
   const path = pathOfAddress(url);
-  if (
-    path === undefined ||
-    path.includes('\0') ||
-    path.split(/[\\/]/).some((part) => /^\.[^.]|^\.\.$/.test(part))
-  )
+  if (path === undefined || path.includes('\0') || path.split(/[\\/]/).some((part) => part.startsWith('.')))
     return undefined;
   const candidates = path.endsWith('/') ? [`${path}index.html`] : [path, `${path}.html`];
   for (const candidate of candidates) {
     try {
       const file = realpathSync(join(root, candidate));
-      if (file !== root && !file.startsWith(root + sep)) continue;
+      const inside = relative(root, file);
+      if (inside.split(sep).some((part) => part.startsWith('.')) || isAbsolute(inside)) continue;
       const found = statSync(file);
-      if (found.isFile()) return { file, size: found.size };
+      if (found.isFile()) return isReadable(file) ? { file, size: found.size } : undefined;
       if (found.isDirectory() && candidate === path) {
         const [before, query = ''] = url.split(/(?=[?#])/, 2);
         // Two slashes would be another host.
@@ -90,11 +94,11 @@ export function serverUpstream(server: URL): Upstream {
   const start = server.protocol === 'https:' ? askSafely : ask;
   return {
     server,
-    ask: ({ method, url = '/', headers }, body) =>
+    ask: ({ method, url = '/', headers }, body, left) =>
       new Promise((done, failed) => {
         const forwarded = start(
           new URL(server.origin),
-          { method, path: url, headers: { ...withoutHops(headers), host: server.host } },
+          { method, path: url, headers: asFromThere(withoutHops(headers), server), signal: left },
           (answer) => {
             done({
               status: answer.statusCode ?? 502,
@@ -104,10 +108,21 @@ export function serverUpstream(server: URL): Upstream {
           },
         );
         forwarded.on('error', failed);
+        // Nobody asked for another protocol (RFC 9110, section 15.2.2).
+        forwarded.on('upgrade', (_, socket) => {
+          socket.destroy();
+          failed(new Error('it answered 101 to a plain request'));
+        });
         body.on('error', () => forwarded.destroy());
         body.pipe(forwarded);
       }),
   };
+}
+
+/** What a browser says of where it is, which is in front of the server, as it would say it there. */
+function asFromThere(headers: IncomingHttpHeaders, server: URL): IncomingHttpHeaders {
+  const isOwn = headers.origin === `http://${headers.host}`;
+  return { ...headers, host: server.host, ...(isOwn ? { origin: server.origin } : {}) };
 }
 
 /** A redirect to the server itself leads to the rehearsal of it. */

@@ -70,7 +70,7 @@ describe('a site behind a URL', () => {
       file: '/css/site.css',
       selector: 'p',
     });
-    const unreadable = findings.filter(({ code }) => code === 'page-unreadable');
+    const unreadable = findings.filter(({ code }) => code === 'page-unanswered');
     expect(unreadable.map(({ message }) => message.replace(origin, '')).sort()).toEqual([
       '/cut cannot be read: the connection was cut off',
       '/data cannot be read: it is no page but application/json',

@@ -92,6 +92,7 @@ beforeAll(() => {
   writeFileSync(join(site, '.git/config'), 'secret');
   writeFileSync(join(folder, 'outside.txt'), 'secret');
   symlinkSync(join(folder, 'outside.txt'), join(site, 'link.txt'));
+  symlinkSync(join(site, '.git/config'), join(site, 'history.txt'));
 });
 afterAll(async () => {
   await Promise.all(running.map((one) => one.close()));
@@ -108,6 +109,7 @@ describe('a folder', () => {
     ['//etc/passwd'],
     ['/link.txt'],
     ['/.git/config'],
+    ['/history.txt'],
     ['/%00'],
     ['/%'],
   ])('%s leads nowhere', async (path) => {

@@ -17,7 +17,7 @@ const styled = (text: string) =>
 
 /** Of the part that pages draw. */
 const lettersOf = (folder: string): string => {
-  const { families } = JSON.parse(readFileSync(join(folder, 'type/kit.json'), 'utf8')) as Manifest;
+  const { families } = JSON.parse(readFileSync(join(folder, '.dense-glyph/kit.json'), 'utf8')) as Manifest;
   const ranges = families[0].faces[0].parts.find(({ slice }) => slice === 'drawn')?.characters ?? '';
   return String.fromCodePoint(...parseUnicodeRanges(ranges).codePoints());
 };

@@ -27,8 +27,8 @@ beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'dense-glyph-browsers-'));
   for (const name of ['demo', 'whole', 'old'] as const) copyKit(name, join(folder, name));
   const read = (path: string) => JSON.parse(readFileSync(join(folder, path), 'utf8')) as Manifest;
-  manifest = read('demo/site/type/kit.json');
-  whole = read('whole/site/type/kit.json');
+  manifest = read('demo/.dense-glyph/kit.json');
+  whole = read('whole/.dense-glyph/kit.json');
   const vendor = await cli(
     ['convert', join(vendorFonts, '*.ttf'), '--to', 'woff2', '--out', 'vendor', '--quiet'],
     folder,
@@ -46,6 +46,11 @@ beforeAll(async () => {
       '/anew/': join(folder, 'demo/site/'),
       '/old/': join(folder, 'old/site/'),
       '/whole/': join(folder, 'whole/site/type/'),
+      // As they lie in the projects, so that proof pages find the kits.
+      '/facts/': join(folder, 'demo/.dense-glyph/'),
+      '/site/': join(folder, 'demo/site/'),
+      '/whole/facts/': join(folder, 'whole/.dense-glyph/'),
+      '/whole/site/': join(folder, 'whole/site/'),
       '/sources/': sampleFonts,
       '/adopted/': join(folder, 'whole/fonts/'),
       '/samples/': join(folder, 'samples/'),
@@ -69,7 +74,7 @@ describe.each(testedEngines())('in %s', (name) => {
   afterAll(() => engine?.close());
 
   test('every face of the proof page ends loaded, and the switch turns web fonts off and on', async () => {
-    await engine.open(`${server.origin}/type/proof.html`);
+    await engine.open(`${server.origin}/facts/proof.html`);
     const states = () =>
       engine.run<string[]>(`
         const states = () => [...document.querySelectorAll('.state')].map((state) => state.dataset.state);
@@ -200,7 +205,7 @@ describe.each(testedEngines())('in %s', (name) => {
   );
 
   test('the features of the sample fonts apply', async () => {
-    await engine.open(`${server.origin}/whole/proof.html`);
+    await engine.open(`${server.origin}/whole/facts/proof.html`);
     const widths = await engine.run<Record<string, number>>(`
       const line = document.createElement('span');
       document.body.append(line);

@@ -4,6 +4,7 @@ import { createHash } from 'node:crypto';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
+import type { Manifest } from '#src/kit/index.js';
 import { cli } from '../../test-support/cli.js';
 import { testedEngines, launchChromium, startEngine, type Engine } from '../../test-support/engines.js';
 import { config, manifestIn, project } from '../../test-support/project.js';
@@ -64,6 +65,8 @@ let folder: string;
 let made: string;
 /** The same with italics that come after. */
 let staged: string;
+/** What its kit is known by. */
+let manifest: Manifest;
 /** Digests of the loader as it was built, and of the one that waits as long as a busy machine takes. */
 let hash: string;
 let patientHash: string;
@@ -111,7 +114,8 @@ async function builtSite(name: string, italic: 'with' | 'after'): Promise<string
     mkdirSync(join(project, 'site'));
     writeFileSync(join(project, 'site/index.html'), markup);
     for (const command of ['build', 'wire']) expect((await cli([command, '--quiet'], project)).code).toBe(0);
-    hash = manifestIn(project).loader!.hash;
+    manifest = manifestIn(project);
+    hash = manifest.loader!.hash;
     cpSync(join(project, 'site'), site, { recursive: true });
     expect(digestOfLoader(site)).toBe(hash);
     for (const file of ['index.html', 'type/kit.loader.js', 'type/kit.loader.mjs']) {
@@ -274,12 +278,7 @@ describe.each(testedEngines())('%s', (engineName) => {
     ).toEqual(['none', true]);
   });
 
-  const manifestFiles = () => {
-    const text = readFileSync(join(made, 'type/kit.json'), 'utf8');
-    return (JSON.parse(text) as { loader: { groups: { files: string[] }[] } }).loader.groups.flatMap(
-      ({ files }) => files,
-    );
-  };
+  const manifestFiles = () => manifest.loader!.groups.flatMap(({ files }) => files);
 });
 
 const chromium = testedEngines().includes('chromium') ? test : test.skip;

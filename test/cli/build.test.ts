@@ -7,7 +7,7 @@ import { os2 } from '#src/core/tables/index.js';
 import { cli, inFolder, tree } from '../../test-support/cli.js';
 import { buildCollection } from '../../test-support/fonts.js';
 import { readSample, sampleFonts } from '../../test-support/paths.js';
-import { config, manifestIn, project, sans, slab, textIn } from '../../test-support/project.js';
+import { config, factIn, manifestIn, project, sans, slab, textIn } from '../../test-support/project.js';
 
 describe('build', () => {
   test('writes the whole kit: parts, rules, hints, manifest, ledger, licences, proof', () =>
@@ -25,17 +25,20 @@ describe('build', () => {
         'faces/ferrywake-sans-700n-whole-DIGEST.woff2',
         'faces/lampbuoy-slab-700n-whole-DIGEST.woff2',
         'kit.css',
+        'licences/OFL.txt',
+      ]);
+      expect(tree(join(folder, '.dense-glyph'))).toEqual([
+        'README.txt',
+        'head.html',
         'kit.d.mts',
-        'kit.head.html',
         'kit.json',
         'kit.mjs',
         'ledger.json',
-        'licences/OFL.txt',
         'proof.html',
       ]);
       const fonts = files.filter((file) => file.startsWith('faces/'));
       expect(Object.keys(manifest.files)).toEqual(fonts);
-      expect(manifest.texts).toEqual(files.filter((file) => !fonts.includes(file) && file !== 'kit.json'));
+      expect(manifest.texts).toEqual(files.filter((file) => !fonts.includes(file)));
       const [regular] = manifest.families[0].faces;
       expect(regular).toMatchObject({
         weight: '400',
@@ -52,21 +55,21 @@ describe('build', () => {
       expect(css).toContain('--type-heading: "Lampbuoy Slab", "Lampbuoy Slab stand-in", Georgia, serif;');
       expect(css).toContain('.type-body {\n  font-family: var(--type-body);\n}');
 
-      const head = textIn(folder, 'kit.head.html');
+      const head = factIn(folder, 'head.html');
       expect(head.match(/rel="preload"/g)).toHaveLength(2);
       // The config names no site, so its own folder is taken for the root.
       expect(head).toContain(
         `<link rel="preload" href="site/type/${regular.parts[0].file}" as="font" type="font/woff2" crossorigin>`,
       );
 
-      const { entries } = JSON.parse(textIn(folder, 'ledger.json')) as { entries: Record<string, unknown>[] };
+      const { entries } = JSON.parse(factIn(folder, 'ledger.json')) as { entries: Record<string, unknown>[] };
       expect(entries.map(({ rights }) => rights)).toEqual(['OFL-1.1', 'OFL-1.1', 'OFL-1.1', 'OFL-1.1', null]);
       expect(entries[0]).toMatchObject({
         licenceTexts: ['licences/OFL.txt'],
         stated: { embedding: 'installable embedding' },
       });
 
-      const module = (await import(pathToFileURL(join(folder, 'site/type/kit.mjs')).href)) as {
+      const module = (await import(pathToFileURL(join(folder, '.dense-glyph/kit.mjs')).href)) as {
         head: (base: string) => string;
         css: string;
       };
@@ -77,11 +80,11 @@ describe('build', () => {
   test('the same inputs give the same bytes, and an unchanged kit is left alone', () =>
     project(config, async (folder) => {
       await cli(['build'], folder);
-      const first = textIn(folder, 'kit.json');
+      const first = factIn(folder, 'kit.json');
       expect((await cli(['build'], folder)).out).toContain('site/type (unchanged)');
       writeFileSync(join(folder, 'site/type/kit.css'), '/* edited */');
       expect((await cli(['build'], folder)).out).not.toContain('unchanged');
-      expect(textIn(folder, 'kit.json')).toBe(first);
+      expect(factIn(folder, 'kit.json')).toBe(first);
       expect(tree(folder).filter((file) => file.includes('.new-') || file.includes('.old-'))).toEqual([]);
     }));
 
@@ -89,7 +92,7 @@ describe('build', () => {
     project({ ...config, output: { folder: 'site/type', url: '/type' } }, async (folder) => {
       await cli(['build'], folder);
       expect(textIn(folder, 'kit.css')).toContain('src: url("/type/faces/');
-      expect(textIn(folder, 'kit.head.html')).toContain('href="/type/kit.css"');
+      expect(factIn(folder, 'head.html')).toContain('href="/type/kit.css"');
       const changed = {
         output: { folder: 'site/type' },
         families: [{ ...sans, faces: 400, loading: { preload: 'none' } }],
@@ -97,7 +100,7 @@ describe('build', () => {
       writeFileSync(join(folder, 'dense-glyph.config.json'), JSON.stringify(changed));
       await cli(['build'], folder);
       expect(tree(join(folder, 'site/type/faces'))).toHaveLength(1);
-      expect(textIn(folder, 'kit.head.html')).not.toContain('preload');
+      expect(factIn(folder, 'head.html')).not.toContain('preload');
     }));
 
   test('reach decides the formats, and the report names the browser behind each', () =>
@@ -116,7 +119,7 @@ describe('build', () => {
           `url("${woff.file}") format("woff");`,
       );
       // Only the best format is preloaded: whoever knows preload knows WOFF2.
-      expect(textIn(folder, 'kit.head.html')).not.toMatch(/\.(woff|eot)"/);
+      expect(factIn(folder, 'head.html')).not.toMatch(/\.(woff|eot)"/);
       const slab = families[1].faces[0].parts.find(({ format }) => format === 'eot')!;
       const { font } = openFont(readFileSync(join(folder, 'site/type', slab.file)));
       expect([font.flavour, font.table(os2).usWeightClass]).toEqual(['truetype', 700]);
@@ -247,7 +250,7 @@ describe('build', () => {
       };
       writeFileSync(join(folder, 'dense-glyph.config.json'), JSON.stringify(stated));
       expect((await cli(['build'], folder)).code).toBe(0);
-      expect(textIn(folder, 'ledger.json')).toContain('invoice 7, harbour office');
+      expect(factIn(folder, 'ledger.json')).toContain('invoice 7, harbour office');
     }));
 
   test('the config may be YAML, a module, or a key of package.json', () =>

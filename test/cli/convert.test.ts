@@ -159,7 +159,7 @@ describe('convert', () => {
     ['offsets.ttf', wrongOffset, 'offsets.ttf: table GDEF ends'],
     ['nowhere.ttf', undefined, 'nowhere.ttf: there is no such file; check the path and its permissions\n'],
   ])(
-    '%s gives one line and exit 3, and nothing is written, not even for the good font before it',
+    '%s gives one line and exit 3; the good font before it is converted, and nothing else is written',
     (name, bytes, message) =>
       inFolder(async (folder) => {
         writeFileSync(join(folder, 'good.ttf'), whole);
@@ -169,10 +169,16 @@ describe('convert', () => {
           ['convert', 'good.ttf', name, '--to', 'woff2', '--out', 'web'],
           folder,
         );
-        expect([code, out]).toEqual([3, '']);
+        expect([code, out]).toEqual([3, expect.stringContaining('web/good.woff2')]);
         expect(err).toContain(message);
         expect(err.split('\n')).toHaveLength(2);
-        expect(tree(folder)).toEqual(before);
+        expect(tree(folder)).toEqual([...before, 'web/good.woff2'].sort());
+        expect(await cli(['convert', name, '--to', 'woff2', '--out', 'alone'], folder)).toEqual({
+          code: 3,
+          out: '',
+          err,
+        });
+        expect(tree(folder)).toEqual([...before, 'web/good.woff2'].sort());
       }),
   );
 

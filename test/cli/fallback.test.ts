@@ -97,7 +97,7 @@ test('stand-ins are in every kit: in families of their own behind the faces, eac
     for (const family of faces) expect(css).toContain(`: "${family}", "${family} stand-in", `);
     const files = [...css.matchAll(/url\("([^"]*)/g)].map(([, url]) => url);
     expect(new Set(files).size).toBe(files.length);
-    const { families } = JSON.parse(readFileSync(join(folder, 'site/type/kit.json'), 'utf8')) as {
+    const { families } = JSON.parse(readFileSync(join(folder, '.dense-glyph/kit.json'), 'utf8')) as {
       families: {
         faces: {
           standIns: { standIns: { tuned: { otherCount: number }; untuned: { otherCount: number } }[] }[];

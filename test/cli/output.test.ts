@@ -15,18 +15,22 @@ import { cli, inFolder, tree } from '../../test-support/cli.js';
 import { killBuilds } from '../../test-support/kills.js';
 import { seeded } from '../../test-support/mutations.js';
 import { sampleFonts } from '../../test-support/paths.js';
-import { brokenIn, contentOf, hiddenIn } from '../../test-support/whole-kit.js';
+import { brokenIn, contentOf, hiddenIn, stateIn } from '../../test-support/whole-kit.js';
 import { thoroughly } from '../../test-support/thoroughly.js';
 
 /** A project with one family, whose kit goes to `output`. */
+/** @param output keys of it */
+const configure = (folder: string, output: string) =>
+  writeFileSync(
+    join(folder, 'dense-glyph.config.yaml'),
+    `site: { root: site }\noutput: { ${output} }\nfamilies: [{ family: Tidelog Mono, files: fonts/TidelogMono-Regular.ttf }]\n`,
+  );
+
 function withProject(output: string, use: (folder: string) => Promise<void>): Promise<void> {
   return inFolder(async (folder) => {
     cpSync(sampleFonts, join(folder, 'fonts'), { recursive: true });
     mkdirSync(join(folder, 'site'));
-    writeFileSync(
-      join(folder, 'dense-glyph.config.yaml'),
-      `site: { root: site }\noutput: { folder: ${output} }\nfamilies: [{ family: Tidelog Mono, files: fonts/TidelogMono-Regular.ttf }]\n`,
-    );
+    configure(folder, `folder: ${output}`);
     await use(folder);
   });
 }
@@ -44,7 +48,7 @@ describe('what a build writes', () => {
       symlinkSync('../elsewhere', join(folder, 'site/type'));
       expect((await cli(['build'], folder)).code).toBe(0);
       expect(lstatSync(join(folder, 'site/type')).isSymbolicLink()).toBe(true);
-      expect(brokenIn(join(folder, 'elsewhere'))).toEqual([]);
+      expect(brokenIn(join(folder, 'elsewhere'), join(folder, '.dense-glyph'))).toEqual([]);
     }));
 
   test('a link to nothing is told', () =>
@@ -65,8 +69,8 @@ describe('what a build writes', () => {
         [0, ''],
         [0, ''],
       ]);
-      expect(brokenIn(join(folder, 'site/type'))).toEqual([]);
-      expect(existsSync(join(folder, '.dense-glyph'))).toBe(false);
+      expect(brokenIn(join(folder, 'site/type'), join(folder, '.dense-glyph'))).toEqual([]);
+      expect(stateIn(join(folder, '.dense-glyph'))).toEqual([]);
     }));
 
   test('may be on another file system', async () => {
@@ -85,6 +89,43 @@ describe('what a build writes', () => {
       rmSync(other, { recursive: true });
     }
   });
+
+  test('facts that are lost come back, and files beside the kit’s own stop the build', () =>
+    withProject('site/type', async (folder) => {
+      await cli(['build', '--quiet'], folder);
+      const [kit, facts] = [join(folder, 'site/type'), join(folder, '.dense-glyph')];
+      const first = [contentOf(kit), contentOf(facts)];
+      rmSync(facts, { recursive: true });
+      expect((await cli(['wire'], folder)).err).toContain('there is no kit.json in .dense-glyph');
+      expect((await cli(['build'], folder)).code).toBe(0);
+      expect([contentOf(kit), contentOf(facts)]).toEqual(first);
+      rmSync(facts, { recursive: true });
+      writeFileSync(join(kit, 'faces/own-400n-whole-00000000.woff2'), 'mine');
+      expect((await cli(['build'], folder)).err).toContain(
+        'own-400n-whole-00000000.woff2, which no kit put there',
+      );
+    }));
+
+  test('facts of one kit don’t replace those of another, nor files of somebody else', () =>
+    withProject('site/type', async (folder) => {
+      await cli(['build', '--quiet'], folder);
+      const before = contentOf(folder);
+      configure(folder, 'folder: site/other');
+      const { code, err } = await cli(['build'], folder);
+      expect([code, err]).toEqual([
+        2,
+        expect.stringMatching(/^\.dense-glyph: it says what is in the kit in site.type; name another folder/),
+      ]);
+      configure(folder, 'folder: site/type');
+      expect(contentOf(folder)).toEqual(before);
+      configure(folder, 'folder: site/other, facts: fonts');
+      writeFileSync(join(folder, 'fonts/README.txt'), 'of the type foundry');
+      expect((await cli(['build'], folder)).err).toContain('README.txt, which no kit put there');
+      expect(existsSync(join(folder, 'site/other'))).toBe(false);
+      configure(folder, 'folder: site/other, facts: facts');
+      expect((await cli(['build'], folder)).code).toBe(0);
+      expect(brokenIn(join(folder, 'site/other'), join(folder, 'facts'))).toEqual([]);
+    }));
 
   test.each([
     ['a file', 'fonts/OFL.txt', /OFL\.txt: it is a file, not a folder/, 2],

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { cpSync, mkdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { manifestVersion } from '#src/kit/files/manifest.js';
-import { cli, tree } from '../../test-support/cli.js';
+import { cli } from '../../test-support/cli.js';
+import { stateIn } from '../../test-support/whole-kit.js';
 import { config, project } from '../../test-support/project.js';
 
 const pages: Record<string, string> = {
@@ -60,7 +61,7 @@ describe('wire', () => {
       expect((await dense('wire', '--undo')).out.match(/brought back/g)).toHaveLength(3);
       expect(textsIn(folder)).toEqual(before);
       expect((await dense('wire', '--undo')).out).toContain('There is nothing to undo.');
-      expect(tree(folder).filter((path) => path.startsWith('.dense-glyph'))).toEqual([]);
+      expect(stateIn(join(folder, '.dense-glyph'))).toEqual([]);
     }));
 
   test('of a page that somebody changed since just what was put in goes; lines that both changed are told', () =>
@@ -152,7 +153,7 @@ describe('wire', () => {
       expect(readFileSync(join(folder, 'elsewhere/x.html'), 'utf8')).toBe(pages['index.html']);
     }));
 
-  test.each<[string, (kit: string) => void, RegExp]>([
+  test.each<[string, (kit: string, facts: string) => void, RegExp]>([
     [
       'a face that is gone',
       (kit) => rmSync(join(kit, 'faces'), { recursive: true }),
@@ -160,19 +161,19 @@ describe('wire', () => {
     ],
     [
       'a damaged kit.json',
-      (kit) => writeFileSync(join(kit, 'kit.json'), '{'),
+      (_, facts) => writeFileSync(join(facts, 'kit.json'), '{'),
       /its kit.json is damaged, or no kit’s/,
     ],
-    ['another program’s kit.json', (kit) => writeFileSync(join(kit, 'kit.json'), '[1]'), /no kit’s/],
+    ['another program’s kit.json', (_, facts) => writeFileSync(join(facts, 'kit.json'), '[1]'), /no kit’s/],
     [
       'an earlier kit.json',
-      (kit) => writeFileSync(join(kit, 'kit.json'), '{"manifestVersion": 2}'),
+      (_, facts) => writeFileSync(join(facts, 'kit.json'), '{"manifestVersion": 2}'),
       new RegExp(`of version 2, and this program reads version ${manifestVersion}; call dense-glyph build`),
     ],
   ])('%s is told', (_, spoil, said) =>
     inSite(async (folder, dense) => {
       await dense('build', '--quiet');
-      spoil(join(folder, 'site/type'));
+      spoil(join(folder, 'site/type'), join(folder, '.dense-glyph'));
       const before = textsIn(folder);
       const { code, err } = await dense('wire');
       expect([code, err]).toEqual([2, expect.stringMatching(said)]);

@@ -23,7 +23,7 @@ describe('a config', () => {
   test('gets its defaults', () => {
     expect(readConfig({ ...valid, site: { root: 'site' } }, 'c')).toEqual({
       site: { root: 'site' },
-      output: { folder: 'type' },
+      output: { folder: 'type', facts: '.dense-glyph' },
       rest: 'keep',
       loading: { connections: ['slow phone', 'cable'], inline: 'none', loader: 'auto', 'stand-ins': 'auto' },
       families: [
@@ -119,7 +119,7 @@ describe('a config', () => {
     [
       'a key like no other',
       { output: { folder: 'type', zebra: 1 }, families: [family] },
-      ['output.zebra is not a known key; known keys are folder, url, minify'],
+      ['output.zebra is not a known key; known keys are folder, url, facts, minify'],
     ],
     [
       'a choice that there is not',
@@ -202,7 +202,7 @@ describe('a config', () => {
       [
         '__proto__ is not a known key; known keys are site, output, reach, characters, rest, budget, loading, families',
         'constructor is not a known key; known keys are site, output, reach, characters, rest, budget, loading, families',
-        'output.toString is not a known key; known keys are folder, url, minify',
+        'output.toString is not a known key; known keys are folder, url, facts, minify',
       ],
     ],
   ])('with %s is refused with path and remedy', (_, input, expected) => {

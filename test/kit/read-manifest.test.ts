@@ -12,9 +12,10 @@ const bytesOf = (value: unknown) => new TextEncoder().encode(JSON.stringify(valu
 const whole = {
   manifestVersion,
   madeWith: '0.1.0',
+  folder: '../type/',
   families: [{ family: 'Quay', faces: [{ parts: [] }] }],
   files: { 'faces/a.woff2': { bytes: 1, sha256: 'ab' } },
-  texts: ['kit.css', 'proof.html', 'licences/OFL.txt'],
+  texts: ['kit.css', 'kit.loader.mjs', 'licences/OFL.txt'],
   pages: [],
   preloads: [],
   leftOut: [],
@@ -44,11 +45,11 @@ describe('a kit.json', () => {
   test('of another version says which, and still lists its files', () => {
     const earlier = bytesOf({ manifestVersion: 2, files: whole.files, texts: ['kit.css'] });
     expect(readManifest(earlier)).toEqual({ problem: 'other version', version: 2 });
-    expect(filesListed(earlier)).toEqual(['kit.json', 'faces/a.woff2', 'kit.css']);
+    expect(filesListed(earlier)).toEqual(['faces/a.woff2', 'kit.css']);
     expect(filesListed(bytesOf('no kit'))).toEqual([]);
   });
 
-  test('tells what is published', () => {
+  test('tells what servers are given', () => {
     expect(filesPublished(whole)).toEqual(['faces/a.woff2', 'kit.css', 'licences/OFL.txt']);
   });
 });

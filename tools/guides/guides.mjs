@@ -196,7 +196,7 @@ const vitePlugin = (vite) => async (project) => {
     'dense-glyph.config.yaml',
     config.replace(/^ {2}url: "http.*\n/m, `  root: ${built}\n  scripts: true\n`),
   );
-  await followed(folder, join(folder, built, 'index.html'), () => read('public/type/kit.json'));
+  await followed(folder, join(folder, built, 'index.html'), () => read('.dense-glyph/kit.json'));
   return looks;
 };
 
@@ -339,7 +339,7 @@ const publicApp = async ({ folder, put, run }) => {
   const version = `vitepress ${versionOf(folder, 'vitepress')}`;
   const built = { ...(await serve(join(folder, dist))), version: `${version}, build`, expects: 'Inter' };
   await followed(folder, join(folder, dist, 'index.html'), () =>
-    readFileSync(join(folder, 'type/kit.json'), 'utf8'),
+    readFileSync(join(folder, '.dense-glyph/kit.json'), 'utf8'),
   );
   return [{ ...built, never: /inter-(?:roman|italic)-[a-z-]+\.[\w-]+\.woff2/ }];
 };
@@ -411,7 +411,7 @@ const utilityApp = async ({ folder, put, read, run }) => {
 const postcssPlugin = async ({ folder, put, run }) => {
   put('package.json', '{ "type": "module" }');
   put('site/index.html', page('<link rel="stylesheet" href="site.css">\n'));
-  put('src/site.css', `@dense-glyph;\n${css}`);
+  put('src/site.css', `@import "dense-glyph";\n${css}`);
   put('postcss.config.js', guideBlock('postcss.md', 'js'));
   put('dense-glyph.config.yaml', config('site', 'site/type'));
   run('npm', 'install', '--silent', 'postcss@8', 'postcss-cli@11');
@@ -477,7 +477,7 @@ export const guides = {
     put('site/site.css', css);
     put('dense-glyph.config.yaml', config('site', 'site/type', '/type/'));
     run('dense-glyph', 'build');
-    const { head } = await import(join(folder, 'site/type/kit.mjs'));
+    const { head } = await import(join(folder, '.dense-glyph/kit.mjs'));
     put('hints.mjs', guideBlock('server-rendered.md', 'mjs'));
     const { hints } = await import(join(folder, 'hints.mjs'));
     const told = [];

@@ -25,8 +25,8 @@ cpSync(named, folder, { recursive: true });
 for (const command of ['build', 'wire']) await cliProcess([command, '--quiet'], folder);
 const { config, base } = await loadConfig(folder);
 const root = resolve(base, config.site.root!);
-const kit = resolve(base, config.output.folder);
-const manifest = JSON.parse(readFileSync(join(kit, 'kit.json'), 'utf8')) as Manifest;
+const facts = resolve(base, config.output.facts);
+const manifest = JSON.parse(readFileSync(join(facts, 'kit.json'), 'utf8')) as Manifest;
 const server = await serveCounting((url) => fileAt(root, url));
 const differences: number[] = [];
 /** What the browser takes for itself, whatever the line: seen on one without delay. */

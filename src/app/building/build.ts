@@ -1,4 +1,4 @@
-import { join, relative, resolve } from 'node:path';
+import { relative, resolve } from 'node:path';
 import { loadConfig } from '../../config/load.js';
 import { readConfig } from '../../config/read.js';
 import type { KitConfig } from '../../config/schema.js';
@@ -10,12 +10,12 @@ import { overBudget } from '../../kit/budget.js';
 import { earlierCosts, earlierParts } from '../../kit/earlier.js';
 import { projectBrowsers } from '../../io/browsers.js';
 import { temporaryState } from '../../io/journal.js';
-import { writeKitFolder } from '../../io/kit-folder.js';
+import { writeKit, type KitPlaces } from '../../io/kit-folder.js';
 import { processors } from '../../io/processors.js';
 import type { KitAddress } from '../../kit/kit.js';
 import { makeKit, type KitRequest } from '../../kit/make.js';
 import type { Manifest } from '../../kit/files/manifest.js';
-import { filesListed, kitUrl, readManifest } from '../../kit/files/read-manifest.js';
+import { filesListed, isOfKit, kitUrl, readManifest } from '../../kit/files/read-manifest.js';
 import { chosenFaces } from '../../kit/planning/chosen.js';
 import { cutToPages } from '../../kit/planning/plan.js';
 import { unmetDemand } from '../../kit/planning/unmet.js';
@@ -30,6 +30,7 @@ import { withCatalogues } from './catalogue-texts.js';
 import { configSite, demandingPages, nothingFound, type ReadingOptions } from '../project/config-site.js';
 import { keptDemand } from '../project/kept-demand.js';
 import { keptStylesheets } from './kept-stylesheets.js';
+import { isKitFolder } from '../project/kit-at-hand.js';
 import { openSources } from '../project/open-sources.js';
 
 export interface BuildRequest extends ReadingOptions {
@@ -48,7 +49,7 @@ export interface BuildRequest extends ReadingOptions {
   /** Whether to go by a demand that was kept alone: without one faces stay as they are. */
   keptOnly?: boolean | undefined;
   /** Another place for the kit than the config says: a folder, and what browsers ask for, undefined for relative URLs. */
-  into?: { folder: string; url: string | undefined } | undefined;
+  into?: { folder: string; facts: string; url: string | undefined } | undefined;
 }
 
 /** What a kit was made from, for who builds it again when some of it changes: paths, absolute. */
@@ -66,6 +67,8 @@ export interface BuildResult {
   buildVersion: 1;
   /** The kit's folder, as the user would write it. */
   folder: string;
+  /** Where what is known of it is, as the user would write it. */
+  facts: string;
   /** The config that was found, as the user would write its path; left out where fonts were named. */
   config?: string;
   /** Where a server has the pages, so that no file of theirs is at hand. */
@@ -95,13 +98,20 @@ export async function buildFrom(
   memory?: BuildMemory,
 ): Promise<{ result: BuildResult; inputs: BuildInputs }> {
   const { config, base, file, drafted } = await configOf(request, progress);
-  const { folder, files, isSiteRead, ...built } = await buildKit(config, base, request, progress, memory);
+  const { folder, facts, files, isSiteRead, ...built } = await buildKit(
+    config,
+    base,
+    request,
+    progress,
+    memory,
+  );
   const own = file === undefined ? [] : [resolve(request.folder, file)];
   const root = config.site?.root;
   return {
     result: {
       buildVersion: 1,
       folder: relative(request.folder, folder) || folder,
+      facts: relative(request.folder, facts) || facts,
       ...(file === undefined ? {} : { config: file }),
       ...(config.site?.url !== undefined && config.site.root === undefined
         ? { servedAt: config.site.url }
@@ -165,7 +175,7 @@ async function buildKit(
   const chosen = memory?.chosen ?? chosenFaces(config, sources);
   const faces = memory?.chosen ? memory.faces : kitTextFaces(chosen);
   if (memory) Object.assign(memory, { chosen, faces });
-  const folder = resolve(base, config.output.folder);
+  const { folder, facts, state } = placesOf(config, base);
   const kept = options.runScripts === true ? undefined : keptDemand(config, base, options);
   const isSiteRead = kept === undefined && options.keptOnly !== true;
   const found =
@@ -183,10 +193,11 @@ async function buildKit(
   );
   const text = { faces, pages: texts };
   const fitted = memory && rememberedFit(memory, text, config);
-  const { files, manifest } = await makeKit({
+  const earlier = earlierKit(facts, folder, base);
+  const kit = await makeKit({
     config,
     cut,
-    ...earlierIn(folder),
+    ...earlier,
     text,
     fitted,
     screenfuls: memory?.screenfuls,
@@ -199,10 +210,14 @@ async function buildKit(
     begin: ({ source }) => steps.begin(source.path),
     end: ({ source }) => steps.end(source.size),
   });
-  const changed = await writeKitFolder(folder, files, stateFolder(config, base), filesListed);
+  const { manifest } = kit;
+  const marks = { listedIn: filesListed, isOfKit };
+  const changed = await writeKit({ folder, facts, state }, kit, marks);
   if (byScript.length > 0) findings.push(textByScript(byScript));
+  findings.push(...aboutFacts(config, base));
   return {
     folder,
+    facts,
     changed,
     manifest,
     findings: [...findings, ...overBudget(manifest, config.budget ?? {})],
@@ -254,25 +269,60 @@ function textByScript(pages: readonly string[]): Finding {
   });
 }
 
-/** What the kit in a folder holds, where it was made by this version; anything else is no kit to go on from. */
-function earlierIn(folder: string): Pick<KitRequest, 'earlier' | 'earlierCosts'> {
-  const read = filesOf(folder);
-  const bytes = read('kit.json');
+/**
+ * What the kit in a folder holds, where it was made by this version; anything else is no kit to go on from.
+ *
+ * @throws DenseGlyphError `output-foreign` where the facts are those of another kit that is still there
+ */
+function earlierKit(
+  facts: string,
+  folder: string,
+  base: string,
+): Pick<KitRequest, 'earlier' | 'earlierCosts'> {
+  const bytes = filesOf(facts)('kit.json');
   const found = bytes && readManifest(bytes);
-  if (!found || !('manifest' in found) || found.manifest.madeWith !== version()) return {};
+  if (!found || !('manifest' in found)) return {};
   const { manifest } = found;
-  return { earlier: earlierParts(manifest, read), earlierCosts: earlierCosts(manifest) };
+  const its = resolve(facts, manifest.folder);
+  if (its !== folder) {
+    if (!isKitFolder(its)) return {};
+    const other = relative(base, its);
+    throw new DenseGlyphError(
+      'output-foreign',
+      `it says what is in the kit in ${other}`,
+      { file: relative(base, facts) },
+      `name another folder in output.facts, or take ${other} away if it is of no use any more`,
+    );
+  }
+  if (manifest.madeWith !== version()) return {};
+  return { earlier: earlierParts(manifest, filesOf(folder)), earlierCosts: earlierCosts(manifest) };
 }
 
-/** Beside the config, unless that is published: what isn't whole yet is no visitor's business. */
-function stateFolder({ site }: KitConfig, base: string): string {
-  const isPublished = !relative(resolve(base, site?.root ?? '.'), base).startsWith('..');
-  return isPublished ? temporaryState() : join(base, '.dense-glyph');
+/** Absolute. What isn't whole yet is no visitor's business: beside the facts, unless these are published. */
+function placesOf(config: KitConfig, base: string): KitPlaces {
+  const { output } = config;
+  const [folder, facts] = [resolve(base, output.folder), resolve(base, output.facts)];
+  return { folder, facts, state: isPublished(facts, config, base) ? temporaryState() : facts };
 }
+
+/** Where a config says itself what is served, and its facts lie there. */
+function aboutFacts(config: KitConfig, base: string): Finding[] {
+  const [root, file] = [config.site?.root, config.output.facts];
+  if (root === undefined || !isPublished(resolve(base, file), config, base)) return [];
+  return [finding('facts-published', `${file} lies below site.root (${root})`, { file })];
+}
+
+/** Whether a folder lies in the one that is served. */
+const isPublished = (folder: string, { site }: KitConfig, base: string): boolean =>
+  !relative(resolve(base, site?.root ?? '.'), folder).startsWith('..');
 
 function addressOf({ site, output }: KitConfig, base: string): KitAddress {
   const root = resolve(base, site?.root ?? '.');
-  const fromRoot = `${relative(root, resolve(base, output.folder)).replaceAll('\\', '/')}/`;
+  const seenFrom = (folder: string) => {
+    const path = relative(folder, resolve(base, output.folder)).replaceAll('\\', '/');
+    return path === '' ? '' : `${path}/`;
+  };
   const url = kitUrl(output.url);
-  return url === undefined ? { fromRoot } : { fromRoot, url };
+  const address = { fromRoot: seenFrom(root), fromFacts: seenFrom(resolve(base, output.facts)) };
+  return url === undefined ? address : { ...address, url };
 }

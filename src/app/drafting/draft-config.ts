@@ -31,7 +31,11 @@ export interface DraftedSite {
 
 /** A config as a file would hold it, and why it is so. */
 export interface DraftedConfig {
-  config: { site?: DraftedSite; output: { folder: string; url?: string }; families: DraftedFamily[] };
+  config: {
+    site?: DraftedSite;
+    output: { folder: string; facts?: string; url?: string };
+    families: DraftedFamily[];
+  };
   /** In words, a line each. */
   reasons: string[];
 }

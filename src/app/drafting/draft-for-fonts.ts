@@ -1,3 +1,4 @@
+import { slug } from '../../core/face/slug.js';
 import { DenseGlyphError } from '../../errors.js';
 import type { ReadingOptions } from '../project/config-site.js';
 import type { OnProgress } from '../progress.js';
@@ -29,5 +30,7 @@ export async function draftForFonts(
       notes.slice(0, 3).join('; '),
     );
   const { config, reasons } = draftConfig(faces, { folder, out, site, uses: familyUses(pages) });
-  return { config, reasons: [...reasons, ...notes] };
+  // Several kits may be made from one folder, each with its facts.
+  const output = { ...config.output, facts: `.dense-glyph/${slug(config.output.folder) || 'kit'}` };
+  return { config: { ...config, output }, reasons: [...reasons, ...notes] };
 }

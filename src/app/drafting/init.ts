@@ -1,4 +1,4 @@
-import { join, relative, resolve } from 'node:path';
+import { dirname, join, relative, resolve } from 'node:path';
 import { DenseGlyphError } from '../../errors.js';
 import { isWebUrl } from '../../io/addresses.js';
 import { filesOf } from '../../io/earlier-files.js';
@@ -9,6 +9,7 @@ import { writeWhole } from '../../io/write-whole.js';
 import { adoptedFolders, adoptedSheets } from '../project/adopted-sheets.js';
 import type { ReadingOptions } from '../project/config-site.js';
 import type { OnProgress } from '../progress.js';
+import { isKitFolder } from '../project/kit-at-hand.js';
 import { openSite } from '../project/reading/open-site.js';
 import { demandText, scanOpened, type ScanResult } from '../scanning/scan.js';
 import type { FoundOnSite } from '../project/reading/scan-threads.js';
@@ -58,6 +59,10 @@ export interface InitResult {
 const demandName = 'dense-glyph.demand.json';
 const configName = 'dense-glyph.config.yaml';
 
+/** A kit is made from fonts; its own are no sources. */
+const fontsAtHand = async (folder: string): Promise<string[]> =>
+  (await projectFonts(folder)).filter((path) => !isKitFolder(dirname(dirname(path))));
+
 /**
  * Drafts a config from the fonts and the site at hand.
  *
@@ -75,7 +80,7 @@ export async function init(request: InitRequest, progress?: OnProgress): Promise
     );
   const site = request.site ?? (await projectSite(folder));
   const named = request.fonts ?? [];
-  const paths = named.length > 0 ? named : await projectFonts(folder);
+  const paths = named.length > 0 ? named : await fontsAtHand(folder);
   if (paths.length === 0)
     throw new DenseGlyphError(
       'face-missing',

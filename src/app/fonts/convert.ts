@@ -10,6 +10,7 @@ import { atOnce } from '../../kit/at-once.js';
 import { takePaths, type TakenPaths } from './collisions.js';
 import { LicenceFiles } from './licence-files.js';
 import { ruleFaceOf, rulesToPaste, type RuleFace } from './paste-rules.js';
+import { Refusals, type RefusedFile } from './refusals.js';
 import { Steps, type OnProgress } from '../progress.js';
 
 export interface ConvertRequest {
@@ -33,6 +34,8 @@ export interface ConvertRequest {
 export interface ConvertResult {
   conversionVersion: 1;
   conversions: Conversion[];
+  /** Files that could not be used; the others were. */
+  refused: RefusedFile[];
   /** Licence texts of archives that were written beside the fonts. */
   licences: string[];
   /** `@font-face` rules, ready to paste: for a stylesheet beside the fonts, or for `css`. */
@@ -66,9 +69,10 @@ interface Made extends Omit<Conversion, 'outputs'> {
 }
 
 /**
- * Converts fonts without loss, but for what the formats can't hold. Nothing is written before everything could be converted.
+ * Converts fonts without loss, but for what the formats can't hold. A file that can't be read is told, and the others are converted;
+ * nothing is written before all of them are.
  *
- * @throws DenseGlyphError with the file named
+ * @throws DenseGlyphError with the file named, where none is left
  * @example await convert({ fonts: ['fonts'], folder: process.cwd(), formats: ['woff2'], out: 'type' });
  */
 export async function convert(request: ConvertRequest, progress?: OnProgress): Promise<ConvertResult> {
@@ -85,22 +89,27 @@ export async function convert(request: ConvertRequest, progress?: OnProgress): P
   const taken: TakenPaths = new Map(paths.map((path) => [path, relative(folder, path) || path]));
   const licences = new LicenceFiles();
   const steps = new Steps('converting', paths.map(sizeOfFile), progress);
+  const refusals = new Refusals();
   const made = await atOnce(
     paths,
     sizeOfFile,
     async (path) => {
       const item = relative(folder, path) || path;
       steps.begin(item);
-      const files = await readFontFiles(path, folder);
-      for (const { licenceTexts = [] } of files) licences.add(licenceTexts, path);
       const converted: Made[] = [];
-      for (const file of files) converted.push(...(await convertFile(file, order)));
+      const files = (await refusals.unless(() => readFontFiles(path, folder))) ?? [];
+      for (const file of files) {
+        const its = await refusals.unless(() => convertFile(file, order));
+        if (its) licences.add(file.licenceTexts ?? [], path);
+        converted.push(...(its ?? []));
+      }
       steps.end(sizeOfFile(path));
       return converted;
     },
     processors(),
   );
   const conversions = made.flat();
+  const refused = refusals.told(conversions.length > 0);
   for (const { input, outputs } of conversions) {
     takePaths(
       taken,
@@ -127,6 +136,7 @@ export async function convert(request: ConvertRequest, progress?: OnProgress): P
   return {
     conversionVersion: 1,
     conversions: told,
+    refused,
     rules,
     licences: texts.map((path) => relative(folder, path) || path),
   };

@@ -10,6 +10,7 @@ import { sizeOfFile } from '../../io/read.js';
 import { processors } from '../../io/processors.js';
 import { atOnce } from '../../kit/at-once.js';
 import type { InspectedFont, InspectedSource } from './inspected-font.js';
+import { Refusals, type RefusedFile } from './refusals.js';
 import { Steps, type OnProgress } from '../progress.js';
 
 export interface InspectRequest {
@@ -29,6 +30,8 @@ export interface InspectRequest {
 
 export interface InspectResult {
   inspectVersion: 1;
+  /** Files that could not be used; the others were. */
+  refused: RefusedFile[];
   fonts: InspectedFont[];
   families: FamilyGrid[];
   /** Bytes of the specimen page. */
@@ -43,9 +46,9 @@ export interface InspectEvents {
 }
 
 /**
- * Describes font files.
+ * Describes font files. One that can't be read is told; the others are described.
  *
- * @throws DenseGlyphError with the file named
+ * @throws DenseGlyphError with the file named, where none is left
  * @example const { fonts } = await inspect({ fonts: ['fonts'], folder: process.cwd() });
  */
 export async function inspect(request: InspectRequest, events: InspectEvents = {}): Promise<InspectResult> {
@@ -54,16 +57,22 @@ export async function inspect(request: InspectRequest, events: InspectEvents = {
   const rights = request.config ? await statedRights(request.config, folder) : new Map<string, string>();
   const sources: InspectedSource[] = [];
   const steps = new Steps('looking into fonts', paths.map(sizeOfFile), events.progress);
+  const refusals = new Refusals();
   for (const path of paths) {
     steps.begin(relative(folder, path) || path);
-    for (const file of await readFontFiles(path, folder)) {
+    const files = (await refusals.unless(() => readFontFiles(path, folder))) ?? [];
+    for (const file of files) {
       const licenceTexts = await licenceTextsFor(file, folder);
-      sources.push(...inspectFile(file, request.face, licenceTexts, rights.get(path)));
+      const found = await refusals.unless(() =>
+        Promise.resolve().then(() => inspectFile(file, request.face, licenceTexts, rights.get(path))),
+      );
+      sources.push(...(found ?? []));
     }
     steps.end(sizeOfFile(path));
   }
   const result: InspectResult = {
     inspectVersion: 1,
+    refused: refusals.told(sources.length > 0),
     fonts: sources.map(({ inspected }) => inspected),
     families: familiesOf(sources.map(({ inspected: { path, face } }) => ({ path, face }))),
   };

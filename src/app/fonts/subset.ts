@@ -14,6 +14,7 @@ import { takePaths, type TakenPaths } from './collisions.js';
 import { LicenceFiles } from './licence-files.js';
 import { rangesOf, unicodeRangeText } from '../../core/text/unicode-ranges.js';
 import { rulesToPaste } from './paste-rules.js';
+import { Refusals, type RefusedFile } from './refusals.js';
 import { Steps, type OnProgress } from '../progress.js';
 import { wantedBy, type WantedText } from './wanted-text.js';
 
@@ -46,6 +47,8 @@ export interface SubsetResult {
   /** What pages draw besides their text. */
   besides: readonly DrawnBesides[];
   subsets: CutFont[];
+  /** Files that could not be used; the others were. */
+  refused: RefusedFile[];
   /** Licence texts of archives, and long ones of fonts, that were written beside them. */
   licences: string[];
   /** `@font-face` rules, ready to paste: for a stylesheet beside the fonts, or for `css`. */
@@ -65,9 +68,10 @@ export interface CutFont extends Omit<SubsetFile, 'outputs' | 'licenceText' | 'd
 }
 
 /**
- * Cuts fonts down to what text needs. Nothing is written before everything could be made.
+ * Cuts fonts down to what text needs. A file that can't be read is told, and the others are cut down; nothing is written before all of
+ * them are.
  *
- * @throws DenseGlyphError with the file named
+ * @throws DenseGlyphError with the file named, where none is left
  * @example await subset({ fonts: ['fonts'], folder: process.cwd(), out: 'type', formats: ['woff2'], languages: ['en'] });
  */
 export async function subset(request: SubsetRequest, progress?: OnProgress): Promise<SubsetResult> {
@@ -89,10 +93,12 @@ export async function subset(request: SubsetRequest, progress?: OnProgress): Pro
   const made: { input: string; inputBytes: number; paths: string[] }[] = [];
   const fonts = await fontPaths(request.fonts, folder);
   const taken: TakenPaths = new Map(fonts.map((path) => [path, relative(folder, path) || path]));
+  const refusals = new Refusals();
   for (const path of fonts) {
-    for (const file of await readFontFiles(path, folder)) {
+    for (const file of (await refusals.unless(() => readFontFiles(path, folder))) ?? []) {
       licences.add(file.licenceTexts ?? [], path);
-      for (const { name, face, ...input } of facesIn(file, request.face)) {
+      const faces = await refusals.unless(() => Promise.resolve().then(() => facesIn(file, request.face)));
+      for (const { name, face, ...input } of faces ?? []) {
         tasks.push({ path: file.path, bytes: file.bytes, face, ...shared });
         const paths = formats.map((format) => join(out, `${name}.${format}`));
         takePaths(taken, input.input, paths, 'cut them down one by one');
@@ -106,32 +112,34 @@ export async function subset(request: SubsetRequest, progress?: OnProgress): Pro
     tasks.map(({ bytes }) => bytes.length),
     progress,
   );
-  const subsets = await atOnce(
+  const cut = await atOnce(
     tasks,
     ({ bytes }) => bytes.length,
     async (task) => {
       steps.begin(task.path);
-      const subset = await makeSubset({ ...task, alone: tasks.length === 1 });
+      const subset = await refusals.unless(() =>
+        makeSubset({ ...task, alone: fonts.length === 1 && tasks.length === 1 }),
+      );
       steps.end(task.bytes.length);
       return subset;
     },
     processors(),
   );
+  const subsets = cut.flatMap((subset, i) => (subset ? [{ ...made[i], subset }] : []));
+  const refused = refusals.told(subsets.length > 0);
   const { writeWhole } = await import('../../io/write-whole.js');
-  for (const [i, { outputs }] of subsets.entries()) {
-    for (const [k, { bytes }] of outputs.entries()) writeWhole(made[i].paths[k], bytes);
-  }
-  for (const [i, { licenceText }] of subsets.entries()) {
-    if (licenceText !== undefined)
-      licences.addInner(licenceText, basename(made[i].paths[0], extname(made[i].paths[0])));
+  for (const { paths, subset } of subsets) {
+    for (const [k, { bytes }] of subset.outputs.entries()) writeWhole(paths[k], bytes);
+    if (subset.licenceText !== undefined)
+      licences.addInner(subset.licenceText, basename(paths[0], extname(paths[0])));
   }
   const texts = licences.write(out);
   const rules = rulesToPaste(
-    made.map(({ input, paths }, i) => ({
+    subsets.map(({ input, paths, subset }) => ({
       input,
-      face: subsets[i].face,
+      face: subset.face,
       outputs: paths.map((path, k) => ({ path, format: formats[k] })),
-      unicodeRange: unicodeRangeText(rangesOf(drawnBy(subsets[i].characters))),
+      unicodeRange: unicodeRangeText(rangesOf(drawnBy(subset.characters))),
     })),
     folder,
     request.css ?? join(request.out, 'fonts.css'),
@@ -144,23 +152,27 @@ export async function subset(request: SubsetRequest, progress?: OnProgress): Pro
     languages: wanted.languages,
     turnedOn: Object.fromEntries(wanted.turnedOn),
     besides: wanted.besides,
-    subsets: made.map(({ paths, ...input }, i): CutFont => {
-      const { outputs, licenceText: _, dropped, ...about } = subsets[i];
-      const place = { file: input.input };
-      return {
-        ...input,
-        ...about,
-        leftOut: leftOut(dropped, place),
-        outputs: outputs.map(({ format, bytes, dropped: lost }, k) => ({
-          path: relative(folder, paths[k]) || paths[k],
-          format,
-          bytes: bytes.length,
-          findings: leftOut(lost, place),
-        })),
-      };
-    }),
+    refused,
+    subsets: subsets.map(
+      ({ paths, subset: { outputs, licenceText: _, dropped, ...about }, ...input }): CutFont => {
+        const place = { file: input.input };
+        return {
+          ...input,
+          ...about,
+          leftOut: leftOut(dropped, place),
+          outputs: outputs.map(({ format, bytes, dropped: lost }, k) => ({
+            path: relative(folder, paths[k]) || paths[k],
+            format,
+            bytes: bytes.length,
+            findings: leftOut(lost, place),
+          })),
+        };
+      },
+    ),
     licences: texts.map((path) => relative(folder, path) || path),
-    fallsShort: subsets.some(({ characters }) => characters.missing.some((c) => wanted.needed.has(c))),
+    fallsShort: subsets.some(({ subset }) =>
+      subset.characters.missing.some((character) => wanted.needed.has(character)),
+    ),
   };
 }
 

@@ -12,7 +12,7 @@ import type { OnProgress } from '../progress.js';
 import { askedOfSetting, paragraphsIn, setPagesOf, settingOf } from './reading/site-paragraphs.js';
 import { siteRequest } from './config-request.js';
 import { openSite, type OpenedSite } from './reading/open-site.js';
-import { scannedSite } from './reading/scan-threads.js';
+import { scannedSite, type FoundOnSite } from './reading/scan-threads.js';
 import { Visits } from '../../kit/planning/visits.js';
 import { demandOfKept } from '../../kit/planning/kept-demand.js';
 import { settingOfKept } from '../../kit/planning/kept-setting.js';
@@ -120,10 +120,17 @@ export async function demandingPages(
   if (!opened) return nothingFound;
   try {
     const overridden = new Map<string, Finding>();
-    const all = await readPages(opened.site, kitFolder, isDemanding, progress, memory, ({ fontFaces }) => {
-      for (const one of kitOverridden(fontFaces.map(faceRuleOf)))
-        overridden.set(JSON.stringify([one.message, one.place]), one);
-    });
+    const { known: all, unread } = await readPages(
+      opened.site,
+      kitFolder,
+      isDemanding,
+      progress,
+      memory,
+      ({ fontFaces }) => {
+        for (const one of kitOverridden(fontFaces.map(faceRuleOf)))
+          overridden.set(JSON.stringify([one.message, one.place]), one);
+      },
+    );
     const read = isDemanding ? all.map(({ page }) => page) : [];
     const settings = all.flatMap(({ setting }) => setting ?? []);
     return {
@@ -132,8 +139,8 @@ export async function demandingPages(
       texts: paragraphsIn(settings, faces, memory?.paragraphs),
       visits: settings.flatMap(({ visit }) => visit ?? []),
       findings: [
-        ...opened.problems.map(({ file, url, reason }) =>
-          finding('page-unreadable', reason ?? 'it cannot be read', { file: url ?? file }),
+        ...[...opened.problems, ...unread].map(({ code, file, url, reason }) =>
+          finding(code, reason ?? 'it cannot be read', { file: url ?? file }),
         ),
         ...overridden.values(),
       ],
@@ -155,7 +162,7 @@ async function readPages(
   progress: OnProgress | undefined,
   memory: BuildMemory | undefined,
   onPage: (page: ScannedPage) => void,
-): Promise<KnownPage[]> {
+): Promise<{ known: KnownPage[]; unread: FoundOnSite['problems'] }> {
   const set = setPagesOf(site);
   const asked = isDemanding ? site.pages : site.pages.filter(({ page }) => set.has(page));
   const isFresh = (page: SitePage) => {
@@ -179,7 +186,10 @@ async function readPages(
       return fresh;
     }),
   );
-  return known.flat();
+  return {
+    known: known.flat(),
+    unread: found.problems.filter(({ code }) => code === 'page-unreadable'),
+  };
 }
 
 const byScriptOf = (pages: readonly DemandingPage[]): string[] =>

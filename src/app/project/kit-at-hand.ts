@@ -1,4 +1,5 @@
 import { posix, relative, resolve } from 'node:path';
+import { loadConfig } from '../../config/load.js';
 import type { KitConfig } from '../../config/schema.js';
 import { DenseGlyphError } from '../../errors.js';
 import { finding, type Finding } from '../../findings.js';
@@ -10,8 +11,9 @@ import { startsAsKit } from '../../kit/files/stylesheet.js';
 /** A kit that is to be wired. */
 export interface KitAtHand {
   manifest: Manifest;
-  /** Its folder, absolute. */
+  /** Its folder, absolute, and that of its facts. */
   folder: string;
+  facts: string;
   /** What pages ask for, with a slash at the end; undefined for relative URLs. */
   url: string | undefined;
   /** From the root of the site, with slashes. */
@@ -30,17 +32,26 @@ export interface KitAtHand {
  *   reach it
  */
 export function kitAtHand({ output }: Pick<KitConfig, 'output'>, base: string, root: string): KitAtHand {
-  const folder = resolve(base, output.folder);
+  const [folder, facts] = [resolve(base, output.folder), resolve(base, output.facts)];
   const read = filesOf(folder);
-  const bytes = read('kit.json');
+  const bytes = filesOf(facts)('kit.json');
   if (!bytes)
     throw new DenseGlyphError(
       'kit-missing',
-      'there is no kit in it',
+      isKitFolder(folder)
+        ? `there is no kit.json in ${output.facts}, which says what is in it`
+        : 'there is no kit in it',
       { file: output.folder },
       'call dense-glyph build',
     );
-  const manifest = manifestIn(bytes, output.folder);
+  const manifest = manifestIn(bytes, output.facts);
+  if (resolve(facts, manifest.folder) !== folder)
+    throw new DenseGlyphError(
+      'kit-missing',
+      `the kit.json in ${output.facts} is of the kit in ${relative(base, resolve(facts, manifest.folder))}`,
+      { file: output.folder },
+      'call dense-glyph build, or name another folder in output.facts',
+    );
   for (const file of ['kit.css', ...Object.keys(manifest.files)]) {
     if (read(file)) continue;
     const reason = `${file} of the kit is not there`;
@@ -58,7 +69,7 @@ export function kitAtHand({ output }: Pick<KitConfig, 'output'>, base: string, r
   const digests = new Set(Object.values(manifest.files).map(({ sha256 }) => sha256));
   const script = manifest.loader && read(manifest.loader.file);
   const loader = script && new TextDecoder().decode(script);
-  return { manifest, folder, url, fromRoot, loader, digests };
+  return { manifest, folder, facts, url, fromRoot, loader, digests };
 }
 
 /** @throws DenseGlyphError */
@@ -95,6 +106,25 @@ export function addressFindings({ url, fromRoot }: KitAtHand, shown: string): Fi
 export const kitBase = ({ url, fromRoot }: KitAtHand, page: string): string =>
   url ?? `${posix.relative(posix.dirname(page), fromRoot)}/`;
 
-/** Whether a stylesheet is a kit's own, this one's or a copy of any: by its first words, or the manifest beside it. */
+/** Whether a folder is some kit's: by the first words of its stylesheet. */
+export function isKitFolder(folder: string): boolean {
+  const css = filesOf(folder)('kit.css');
+  return css !== undefined && startsAsKit(new TextDecoder().decode(css));
+}
+
+/** Whether a stylesheet is a kit's own, this one's or a copy of any: by its first words, or that beside it. */
 export const isKitStylesheet = (css: string, folder: string): boolean =>
-  startsAsKit(css) || filesOf(folder)('kit.json') !== undefined;
+  startsAsKit(css) || isKitFolder(folder);
+
+/** What is known of the kit of a site that is served from a folder, by the config around it; undefined where there is none. */
+export async function manifestOfSite(root: string): Promise<Manifest | undefined> {
+  try {
+    const { config, base } = await loadConfig(root);
+    if (resolve(base, config.site?.root ?? '.') !== root) return undefined;
+    return kitAtHand(config, base, root).manifest;
+  } catch (cause) {
+    // A site without a config, or whose kit isn't built, has none.
+    if (cause instanceof DenseGlyphError || cause instanceof AggregateError) return undefined;
+    throw cause;
+  }
+}

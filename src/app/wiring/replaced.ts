@@ -24,7 +24,7 @@ import { faceRuleOf, type FaceRule } from '../../site/usage/declared-faces.js';
 import { isOfHost, type AdoptedFolder } from '../project/adopted-sheets.js';
 import { addSupplies, type KnownSupplies } from '../project/font-supplies.js';
 import type { FoundOnSite } from '../project/reading/scan-threads.js';
-import { kitBase, type KitAtHand } from '../project/kit-at-hand.js';
+import { isKitFolder, kitBase, type KitAtHand } from '../project/kit-at-hand.js';
 
 export interface ReplacedRequest {
   /** On the pages as they are. */
@@ -251,7 +251,7 @@ function fateKey(face: FontFaceDescriptors, file: string): string {
 }
 
 /** Whether a file lies in the folder of some kit. */
-const isInSomeKit = (path: string): boolean => filesOf(dirname(dirname(path)))('kit.json') !== undefined;
+const isInSomeKit = (path: string): boolean => isKitFolder(dirname(dirname(path)));
 
 const bytesAt = (path: string): Uint8Array | undefined => filesOf(dirname(path))(basename(path));
 const textAt = (path: string): string => new TextDecoder().decode(bytesAt(path));

@@ -80,7 +80,7 @@ export async function wire(request: WireRequest, progress?: OnProgress): Promise
   const { config, base, file } = await loadConfig(request.folder, request.config);
   const root = resolve(base, config.site?.root ?? '.');
   const shown = relative(request.folder, root).replaceAll('\\', '/') || '.';
-  const edited = new EditedFiles(base, join(base, '.dense-glyph'), mergedBytes);
+  const edited = new EditedFiles(base, join(base, config.output.facts, 'memory'), mergedBytes);
   const result = {
     wireVersion: 2 as const,
     config: file,
@@ -133,7 +133,16 @@ function printedFor(form: PastedForm, kit: KitAtHand, base: string): { text: str
   const url = kit.url ?? `/${kit.fromRoot}/`;
   const css = textOf(readBytes(join(kit.folder, 'kit.css'), 'kit.css'));
   const { preloads, plan } = kit.manifest;
-  return pasted(form, { url, preloads, plan, loader: kit.loader, css, packages: dependenciesOf(base) });
+  const module = `./${relative(base, join(kit.facts, 'kit.mjs')).replaceAll('\\', '/')}`;
+  return pasted(form, {
+    url,
+    preloads,
+    plan,
+    loader: kit.loader,
+    css,
+    module,
+    packages: dependenciesOf(base),
+  });
 }
 
 /** What a call goes by. */
@@ -233,8 +242,8 @@ async function plannedChanges(
 
 const unreadableFindings = (problems: FoundOnSite['problems']): Finding[] =>
   problems
-    .filter(({ code }) => code === 'page-unreadable')
-    .map(({ file, reason }) => finding('page-unreadable', reason ?? 'it cannot be read', { file }));
+    .filter(({ code }) => code === 'page-unreadable' || code === 'page-unanswered')
+    .map(({ code, file, reason }) => finding(code, reason ?? 'it cannot be read', { file }));
 
 /** Pages that would be drawn worse, and the stylesheets among the changes on which they depend. */
 function heldFor(

@@ -49,7 +49,7 @@ export function configure(command: Command, terminal: Terminal): void {
         return;
       }
       const result = await build(request, reporter.onProgress);
-      const { manifest, folder, changed, findings, drafted, config: found } = result;
+      const { manifest, folder, facts, changed, findings, drafted, config: found } = result;
       reporter.result(result);
       reporter.say(
         ...elsewhere(config === undefined ? found : undefined),
@@ -67,11 +67,11 @@ export function configure(command: Command, terminal: Terminal): void {
         terminal.fallShort();
       // What wire goes by is the config.
       const first = drafted
-        ? `put ${folder}/kit.head.html into <head> of your pages,`
+        ? `put ${facts}/head.html into <head> of your pages,`
         : result.servedAt === undefined
           ? `dense-glyph wire puts it into your pages; --dry-run shows how,`
           : `the plugin of dense-glyph/vite puts it into the app, or paste what wire --print html gives,`;
-      reporter.say(`Next  ${first}`, `      and open ${folder}/proof.html to see every face.`);
+      reporter.say(`Next  ${first}`, `      and open ${facts}/proof.html to see every face.`);
     });
 }
 

@@ -2,6 +2,7 @@ import type { Command } from 'commander';
 import { convert } from '../../app/fonts/convert.js';
 import { fontFormats } from '../../core/containers/formats.js';
 import { DenseGlyphError } from '../../errors.js';
+import { tellRefused } from '../refused.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import { conversionLines } from '../views/convert.js';
@@ -46,6 +47,7 @@ export function configure(command: Command, terminal: Terminal): void {
       const result = await convert(request, reporter.onProgress);
       reporter.result(result);
       reporter.say(...conversionLines(result), '', ...ruleLines(result.rules, options.css));
+      tellRefused(result.refused);
     });
 }
 

@@ -1,4 +1,5 @@
 import type { Command } from 'commander';
+import { join } from 'node:path';
 import { demo, type DemoResult } from '../../app/demo.js';
 import { DenseGlyphError } from '../../errors.js';
 import { Reporter } from '../reporter.js';
@@ -64,15 +65,15 @@ async function recordBoth({ folder, pages }: DemoResult, reporter: Reporter): Pr
   }
 }
 
-async function serve({ folder, kit }: DemoResult, port: number, reporter: Reporter): Promise<void> {
+async function serve({ folder, facts }: DemoResult, port: number, reporter: Reporter): Promise<void> {
   const { serveFolder } = await import('../../rehearsal/serve.js');
-  const address = await serveFolder(folder, port);
+  const address = await serveFolder(folder, port, [join(folder, facts, 'proof.html')]);
   reporter.say(
     '',
     `Both    ${address}/compare.html`,
     `Before  ${address}/before/index.html`,
     `After   ${address}/site/index.html`,
-    `Proof   ${address}/${kit.replaceAll('\\', '/')}/proof.html`,
+    `Proof   ${address}/${facts.replaceAll('\\', '/')}/proof.html`,
     '        Ctrl+C ends it',
   );
 }

@@ -1,5 +1,6 @@
 import type { Command } from 'commander';
 import { inspect, type InspectResult } from '../../app/fonts/inspect.js';
+import { tellRefused } from '../refused.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import { sizeText } from '../../core/text/amounts.js';
@@ -58,15 +59,20 @@ export function configure(command: Command, terminal: Terminal): void {
       if (!isWeighedLast) show(result);
       else if (result.fonts.length === 1 && woff2Bytes !== undefined)
         reporter.say(woff2Line(weight.file, woff2Bytes));
-      const { pageBytes } = result;
-      if (options.page === undefined || pageBytes === undefined) return;
-      reporter.say('', `Next  open ${options.page}: it holds the fonts itself and needs no server.`);
-      if (pageBytes > largePage) {
-        const fewer =
-          result.fonts.length > 1 ? '; fewer fonts, or --face for one of a collection, make it lighter' : '';
-        reporter.say(
-          `      It weighs ${sizeText(pageBytes)}, which a browser takes a while to read${fewer}.`,
-        );
-      }
+      if (options.page !== undefined) reporter.say(...pageLines(options.page, result));
+      tellRefused(result.refused);
     });
+}
+
+/** What becomes of the page that was written. */
+function pageLines(page: string, { pageBytes, fonts }: InspectResult): string[] {
+  if (pageBytes === undefined) return [];
+  const fewer = fonts.length > 1 ? '; fewer fonts, or --face for one of a collection, make it lighter' : '';
+  return [
+    '',
+    `Next  open ${page}: it holds the fonts itself and needs no server.`,
+    ...(pageBytes > largePage
+      ? [`      It weighs ${sizeText(pageBytes)}, which a browser takes a while to read${fewer}.`]
+      : []),
+  ];
 }

@@ -4,6 +4,7 @@ import { fontFormats } from '../../core/containers/formats.js';
 import type { FeatureChoice } from '../../core/subset/features.js';
 import { DenseGlyphError } from '../../errors.js';
 import { ruleLines } from '../views/rules.js';
+import { tellRefused } from '../refused.js';
 import { Reporter } from '../reporter.js';
 import type { CommonOptions, Terminal } from '../terminal.js';
 import type { CharacterNames } from '../views/subset.js';
@@ -93,6 +94,7 @@ async function run(fonts: string[], options: SubsetOptions, terminal: Terminal):
     reporter.say(...subsetLines(result, terminal, await namesFor(result)), '');
     reporter.say(...ruleLines(result.rules, options.css));
   }
+  tellRefused(result.refused);
   if (result.fallsShort) terminal.fallShort();
 }
 

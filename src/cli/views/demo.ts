@@ -7,7 +7,20 @@ import { count } from './words.js';
 
 /** The job as a story: each step with the command that does it, and what it gave. */
 export function demoLines(
-  { folder, site, before, kit, pages, scanned, adopted, config, manifest, wired, scannedAgain }: DemoResult,
+  {
+    folder,
+    site,
+    before,
+    kit,
+    facts,
+    pages,
+    scanned,
+    adopted,
+    config,
+    manifest,
+    wired,
+    scannedAgain,
+  }: DemoResult,
   from: string,
   host: { styles: string; files: string },
 ): string[] {
@@ -21,7 +34,6 @@ export function demoLines(
   const hosted = scanned.findings.filter(({ code }) => code === 'hosted-reference').length;
   const bytes = adopted.faces.reduce((sum, one) => sum + one.bytes, 0);
   const [heaviest] = manifest.pages;
-  const kitFolder = join(folder, kit);
   return [
     `The site of a ferry co-operative, ${count(pages.length, 'page')} in English, Greek and Polish. Its faces come from`,
     'another host, for which a stand-in runs on this machine.',
@@ -56,7 +68,7 @@ export function demoLines(
     ),
     `Before  ${shown(join(before, 'index.html'))}`,
     `After   ${shown(join(site, 'index.html'))}`,
-    `Proof   ${shown(join(kitFolder, 'proof.html'))}`,
+    `Proof   ${shown(join(folder, facts, 'proof.html'))}`,
   ];
 }
 

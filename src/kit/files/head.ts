@@ -52,7 +52,7 @@ export function loaderOf(kit: MadeKit): HeadParts['loader'] {
   return text === undefined ? undefined : { text };
 }
 
-/** kit.head.html */
+/** head.html */
 export function headFile(kit: MadeKit): string {
   const { url, fromRoot } = kit.address;
   const note = url

@@ -16,13 +16,15 @@ import { loaderFacts, type LoaderFacts } from './loader.js';
 import { stackOf } from './stylesheet.js';
 
 /** Of kit.json, as this program writes and reads it. */
-export const manifestVersion = 5;
+export const manifestVersion = 6;
 
 /** kit.json: what is in the kit and why. */
 export interface Manifest {
   manifestVersion: typeof manifestVersion;
   /** The version of dense-glyph that made the kit. */
   madeWith: string;
+  /** The kit's folder as seen from that of this file, with a slash at the end; empty where it is the same. */
+  folder: string;
   /** The browsers to be served, what they need and what they lack. */
   reach: Reach;
   families: ManifestFamily[];
@@ -47,7 +49,7 @@ export interface Manifest {
   preloads: string[];
   /** Every font file of the kit, with its digest. */
   files: Record<string, { bytes: number; sha256: string }>;
-  /** Its other files, but this one. They change from build to build under the same name. */
+  /** Its other files. They change from build to build under the same name. */
   texts: string[];
 }
 
@@ -113,6 +115,11 @@ export interface ManifestPart {
   findings: readonly Finding[];
 }
 
+export const manifestFile = (manifest: Manifest): [name: string, text: string] => [
+  'kit.json',
+  `${JSON.stringify(manifest, null, 2)}\n`,
+];
+
 export function manifestOf(kit: MadeKit, version: string): Manifest {
   const families = kit.families.map((one): ManifestFamily => ({
     family: one.family,
@@ -127,6 +134,7 @@ export function manifestOf(kit: MadeKit, version: string): Manifest {
   return {
     manifestVersion,
     madeWith: version,
+    folder: kit.address.fromFacts ?? '',
     reach: kit.reach,
     families,
     leftOut: kit.leftOut,

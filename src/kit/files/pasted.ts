@@ -27,6 +27,8 @@ export interface PastedParts {
   loader: string | undefined;
   /** The text of kit.css. */
   css: string;
+  /** What kit.mjs is imported by. */
+  module: string;
   /** What the project depends on, by name. */
   packages: readonly string[];
 }
@@ -45,7 +47,7 @@ const heads: readonly (readonly [name: string, place: string])[] = [
 /** What to paste, and where to. */
 export function pasted(
   form: PastedForm,
-  { url, preloads, plan, loader, css, packages }: PastedParts,
+  { url, preloads, plan, loader, css, module, packages }: PastedParts,
 ): { text: string; where: string } {
   const head = heads.find(([name]) => packages.includes(name))?.[1] ?? '<head> of every page';
   const linkTo = (file: string) =>
@@ -91,8 +93,8 @@ export function pasted(
       };
     case 'module':
       return {
-        text: `import { head } from './kit.mjs';\n\n// Into ${head}:\nconst markup = head(${JSON.stringify(url)});\n`,
-        where: 'the code that renders pages; kit.mjs lies in the kit',
+        text: `import { head } from ${JSON.stringify(module)};\n\n// Into ${head}:\nconst markup = head(${JSON.stringify(url)});\n`,
+        where: 'the code that renders pages; the path is as seen from the config',
       };
   }
 }

@@ -30,7 +30,7 @@ export function proofFile(kit: MadeKit): string {
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <title>Proof of the kit</title>
-<style id="kit">${stylesheetFile({ ...alone(kit), address: { fromRoot: kit.address.fromRoot } }).replace(/<(?=\/style)/gi, '\\3c ')}</style>
+<style id="kit">${stylesheetFile({ ...alone(kit), address: { ...kit.address, url: encodeURI(kit.address.fromFacts ?? '') } }).replace(/<(?=\/style)/gi, '\\3c ')}</style>
 <style>${pageStyle}
 ${faces.map((face, i) => overlayRules(face, idOf(i))).join('\n')}</style>
 <header>

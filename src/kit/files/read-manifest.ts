@@ -1,6 +1,8 @@
 // kit.json as it is found on a disk: the one reader of it
 
 import { array, mixed, number, object, string } from 'yup';
+import { sha256 } from '../digest.js';
+import { startsAsKit } from './stylesheet.js';
 import { manifestVersion, type Manifest } from './manifest.js';
 
 /** What is in a kit.json. */
@@ -13,6 +15,7 @@ const list = () => array().required();
 const schema = object({
   manifestVersion: number().required().oneOf([manifestVersion]),
   madeWith: string().required(),
+  folder: string().defined(),
   families: array()
     .required()
     .of(
@@ -59,16 +62,23 @@ export function readManifest(bytes: Uint8Array): FoundManifest {
 export function filesListed(bytes: Uint8Array): string[] {
   try {
     const { files, texts } = listed.validateSync(JSON.parse(new TextDecoder().decode(bytes)));
-    return ['kit.json', ...Object.keys(files), ...texts];
+    return [...Object.keys(files), ...texts];
   } catch {
     return [];
   }
 }
 
+/** Whether a file is a kit's by what it says itself, where no kit.json is at hand: a part by the digest in its name. */
+export function isOfKit(path: string, bytes: Uint8Array): boolean {
+  if (path === 'kit.css') return startsAsKit(new TextDecoder().decode(bytes));
+  const digest = /^faces\/[^/]*-([0-9a-f]{8})\.[a-z0-9]+$/.exec(path)?.[1];
+  return digest !== undefined && sha256(bytes).startsWith(digest);
+}
+
 /** What of a kit is published: what browsers ask for, and what licences ask for. */
 export const filesPublished = ({ files, texts }: Pick<Manifest, 'files' | 'texts'>): string[] =>
   [...Object.keys(files), ...texts].filter((name) =>
-    /^(?:faces|styles|licences)\/|^(?:kit\.css|kit\.loader\.js|ledger\.json)$/.test(name),
+    /^(?:faces|styles|licences)\/|^(?:kit\.css|kit\.loader\.js)$/.test(name),
   );
 
 /** A URL that names of files are put behind; undefined for relative ones. */

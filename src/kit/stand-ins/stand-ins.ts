@@ -293,7 +293,15 @@ function candidatesFor(
     .flatMap(({ name, systems: its, measured: from, faces }) => {
       const face = faces.find(({ weight, italic }) => weight >= boldFrom === isBold && italic === isItalic);
       return face
-        ? [{ name, names: face.names, systems: its, measured: from, setter: localSetter(face) }]
+        ? [
+            {
+              name,
+              names: localNames(face, its, from),
+              systems: its,
+              measured: from,
+              setter: localSetter(face),
+            },
+          ]
         : [];
     });
   const own = measured
@@ -306,6 +314,19 @@ function candidatesFor(
       setter: setterOf(font, {}, turnedOff),
     }));
   return [...known, ...own];
+}
+
+/**
+ * What `local()` finds a face by. WebKitGTK knows families alone, and draws the face of the rule's weight and style: bold and italics
+ * end with theirs. Not where the font may be Android's, as its families can be one variable file that knows no other names.
+ */
+function localNames(
+  { names, weight, italic }: LocalFontData['faces'][number],
+  its: LocalFontData['systems'],
+  family: string,
+): readonly string[] {
+  const isFound = weight < boldFrom && !italic;
+  return isFound || !its.includes('Linux') || its.includes('Android') ? names : [...names, family];
 }
 
 /** Sets text in a face at the weights that are asked for. */

@@ -1,14 +1,15 @@
-import { readdirSync, readFileSync, statSync } from 'node:fs';
-import { basename, join, relative, resolve } from 'node:path';
+import { basename, join, resolve } from 'node:path';
 import type { OnProgress } from '../../app/progress.js';
+import { manifestOfSite } from '../../app/project/kit-at-hand.js';
 import type { Connection } from '../../config/connections.js';
 import { DenseGlyphError } from '../../errors.js';
 import type { Environment } from '../../io/browsers/environment.js';
 import { launchChromium } from '../../io/browsers/launch.js';
 import { isWebUrl } from '../../io/addresses.js';
+import { isFolder, isReadable } from '../../io/read.js';
+import { readSite } from '../../io/site-folder.js';
 import { writeWhole } from '../../io/write-whole.js';
 import type { Manifest } from '../../kit/files/manifest.js';
-import { readManifest } from '../../kit/files/read-manifest.js';
 import { lineOf } from '../conditions.js';
 import { startRehearsal } from '../server.js';
 import { folderUpstream, serverUpstream, type Upstream } from '../upstream.js';
@@ -58,7 +59,7 @@ export async function record(
     ...(against === undefined ? [] : [{ state: 'before', site: against }]),
     { state: against === undefined ? 'as it is' : 'after', site },
   ];
-  const pages = request.pages ?? pagesOf(site, folder);
+  const pages = request.pages ?? (await pagesOf(site, folder));
   const browser = await launchChromium(request.environment);
   const recorded: RecordedPage[] = [];
   const servers: { close: () => Promise<void> }[] = [];
@@ -71,7 +72,8 @@ export async function record(
         // Paced by the proxy, with what comes from other hosts.
         const server = await startRehearsal({ upstream, port: 0, conditions: { line: 'none' } });
         servers.push(server);
-        return { ...one, origin: server.origin, manifest: manifestOf(one.site, folder) };
+        const manifest = isWebUrl(one.site) ? undefined : await manifestOfSite(resolve(folder, one.site));
+        return { ...one, origin: server.origin, manifest };
       }),
     );
     for (const line of lines) {
@@ -119,38 +121,18 @@ const upstreamFor = (site: string, folder: string): Upstream =>
   isWebUrl(site) ? serverUpstream(new URL(site)) : folderUpstream(resolve(folder, site));
 
 /** Pages of a folder, the start page first; of a server its start page. */
-function pagesOf(site: string, folder: string): string[] {
+async function pagesOf(site: string, folder: string): Promise<string[]> {
   if (isWebUrl(site)) return [''];
   const root = resolve(folder, site);
-  if (statSync(root, { throwIfNoEntry: false })?.isDirectory() !== true)
+  if (!isFolder(root))
     throw new DenseGlyphError('file-unreadable', 'there is no such folder', { file: site });
-  const all = readdirSync(root, { recursive: true, withFileTypes: true })
-    .filter((entry) => entry.isFile() && /\.html?$/i.test(entry.name))
-    .map((entry) => relative(root, join(entry.parentPath, entry.name)).replaceAll('\\', '/'))
-    .filter((page) => !/(^|\/)(proof|\.)/.test(page))
+  const all = (await readSite([root], folder)).pages
+    .filter(({ address }) => isReadable(address))
+    .map(({ page }) => page)
     .sort((a, b) => a.split('/').length - b.split('/').length || (a < b ? -1 : 1));
   const start = all.indexOf('index.html');
   const sorted = start < 0 ? all : ['index.html', ...all.filter((page) => page !== 'index.html')];
-  if (sorted.length === 0)
-    throw new DenseGlyphError(
-      'file-unreadable',
-      'it has no pages',
-      { file: site },
-      'name pages with --pages',
-    );
   return sorted.slice(0, mostPages);
-}
-
-/** The kit below a site, which has a plan; the first one that is found. */
-function manifestOf(site: string, folder: string): Manifest | undefined {
-  if (isWebUrl(site)) return undefined;
-  const root = resolve(folder, site);
-  const found = readdirSync(root, { recursive: true, withFileTypes: true }).find(
-    (entry) => entry.isFile() && entry.name === 'kit.json',
-  );
-  if (!found) return undefined;
-  const read = readManifest(readFileSync(join(found.parentPath, found.name)));
-  return 'manifest' in read ? read.manifest : undefined;
 }
 
 const spreadOf = (values: readonly number[]): Spread => {

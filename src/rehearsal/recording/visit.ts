@@ -1,3 +1,4 @@
+import { DenseGlyphError } from '../../errors.js';
 import { withinTime } from '../../io/browsers/bounded-page.js';
 import type { CDPSession, Page } from 'puppeteer-core';
 
@@ -106,8 +107,19 @@ async function visit(page: Page, url: string): Promise<RecordedVisit> {
   const session = await page.createCDPSession();
   const screen = await filmed(session);
   const network = await followed(session);
-  const answer = await page.goto(url, { waitUntil: 'networkidle0', timeout: longest });
-  if (answer && answer.status() >= 400) throw new Error(`the server answers ${answer.status()}`);
+  const answer = await page
+    .goto(url, { waitUntil: 'networkidle0', timeout: longest })
+    .catch((cause: unknown) => {
+      throw new DenseGlyphError(
+        'site-unreachable',
+        `the page does not load (${(cause as Error).message})`,
+        { url },
+        undefined,
+        cause,
+      );
+    });
+  if (answer && answer.status() >= 400)
+    throw new DenseGlyphError('site-unreachable', `the server answers ${answer.status()}`, { url });
   await page.evaluate('document.fonts.ready.then(() => undefined)');
   await new Promise((done) => setTimeout(done, quiet));
   const told = (await page.evaluate(`({

@@ -1,6 +1,5 @@
 // CSS Cascade 6, section 2.5: `@scope`
 
-import { parse } from 'css-tree';
 import { compileSelectors, type CompiledSelector, type MatchContext } from '../css/selectors/index.js';
 import { componentsOf, textOf, tokensOf } from '../css/tokens.js';
 import type { SiteElement } from '../html/document.js';
@@ -53,10 +52,5 @@ function isBeyond(
 function selectorsIn(text: string | undefined): readonly CompiledSelector[] | 'unknown' | undefined {
   if (text === undefined) return undefined;
   const inner = text.replace(/^\(|\)$/g, '').trim();
-  try {
-    const list = parse(/^[>+~]/.test(inner) ? `:scope ${inner}` : inner, { context: 'selectorList' });
-    return (list.type === 'SelectorList' && compileSelectors(list, undefined)) || 'unknown';
-  } catch {
-    return 'unknown';
-  }
+  return compileSelectors(/^[>+~]/.test(inner) ? `:scope ${inner}` : inner, undefined) ?? 'unknown';
 }

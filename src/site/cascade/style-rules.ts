@@ -1,6 +1,11 @@
 // CSS Cascade 5, section 6: the rules of a tree, sorted by what they match and by their strength
 
-import { compileSelectors, type CompiledSelector } from '../css/selectors/index.js';
+import {
+  compileSelectors,
+  outlinesOf,
+  type CompiledSelector,
+  type SelectorOutline,
+} from '../css/selectors/index.js';
 import type { Condition, StyleDeclaration, StyleRule } from '../css/rules.js';
 import type { AppliedDeclaration } from './computed.js';
 import { layerOrder } from './layers.js';
@@ -20,7 +25,7 @@ export interface PageSheet {
 
 /** A rule with one of its selectors. */
 export interface IndexedRule {
-  selector: CompiledSelector;
+  readonly selector: CompiledSelector;
   scope: Scope | undefined;
   declarations: readonly AppliedDeclaration[];
   important: readonly AppliedDeclaration[];
@@ -39,7 +44,7 @@ export const isUndecided = ({ selector, scope }: IndexedRule): boolean =>
 /** Rules by what their last compound asks for, and by what must stand around the element; each element looks at few. */
 interface Bucket {
   plain: IndexedRule[];
-  around: Map<string, IndexedRule[]>;
+  around?: Map<string, IndexedRule[]>;
 }
 
 /** Sets of conditions, each once; rules name theirs by its number. */
@@ -53,6 +58,36 @@ export class ConditionSets {
     let number = this.numbers.get(key);
     if (number === undefined) this.numbers.set(key, (number = this.all.push(conditions) - 1));
     return number;
+  }
+}
+
+/** One whose selector is compiled once it is looked at. */
+class OutlinedRule implements IndexedRule {
+  readonly scope;
+  readonly declarations;
+  readonly important;
+  readonly conditions;
+  readonly strength;
+  readonly importantStrength;
+  readonly order;
+  private compiled: CompiledSelector | undefined;
+  private readonly text;
+
+  constructor({ text }: SelectorOutline, about: Omit<IndexedRule, 'selector'>) {
+    this.text = text;
+    ({
+      scope: this.scope,
+      declarations: this.declarations,
+      important: this.important,
+      conditions: this.conditions,
+      strength: this.strength,
+      importantStrength: this.importantStrength,
+      order: this.order,
+    } = about);
+  }
+
+  get selector(): CompiledSelector {
+    return (this.compiled ??= compileSelectors(this.text, undefined)![0]);
   }
 }
 
@@ -81,25 +116,29 @@ export class RuleIndex {
   }
 
   private addRule(rule: StyleRule, sheet: PageSheet, layers: ReadonlyMap<string, number>): void {
-    const selectors = compiledFor(rule);
     const scope = rule.scope === undefined ? undefined : scopedBy(rule.scope);
-    if (!selectors || scope === 'unknown') return;
+    if (scope === 'unknown') return;
+    const outlines = rule.outer === undefined ? outlinesOf(rule.prelude) : undefined;
+    const selectors = outlines ? [] : compiledFor(rule);
+    if (!selectors) return;
     const layer = joined(sheet.layer, rule.layer);
     const conditions = this.conditions.numberOf([...sheet.conditions, ...rule.conditions]);
+    const applied = appliedBy(rule, sheet.origin, layer);
+    const strength = strengthsOf(sheet.origin, layer === '' ? undefined : layers.get(layer));
+    for (const outline of outlines ?? []) {
+      if (outline.hasState) this.hasStates = true;
+      for (const id of outline.ids) this.ids.add(id);
+      const about = { scope, ...applied, conditions, ...strength, order: this.order++ };
+      this.add(new OutlinedRule(outline, about), outline);
+    }
     for (const selector of selectors) {
       const { hasState, ids, attributes, values } = selector.traits;
       if (hasState) this.hasStates = true;
       for (const id of ids) this.ids.add(id);
       for (const name of attributes) this.attributes.add(name);
       for (const name of values) this.values.add(name);
-      this.add({
-        selector,
-        scope,
-        ...appliedBy(rule, sheet.origin, layer),
-        conditions,
-        ...strengthsOf(sheet.origin, layer === '' ? undefined : layers.get(layer)),
-        order: this.order++,
-      });
+      const about = { scope, ...applied, conditions, ...strength, order: this.order++ };
+      this.add({ selector, ...about }, selector);
     }
   }
 
@@ -114,6 +153,7 @@ export class RuleIndex {
       const bucket = this.buckets.get(name);
       if (!bucket) continue;
       yield bucket.plain;
+      if (!bucket.around) continue;
       if (bucket.around.size < around.size) {
         for (const [outer, rules] of bucket.around) if (around.has(outer)) yield rules;
       } else {
@@ -125,19 +165,22 @@ export class RuleIndex {
     }
   }
 
-  private add(rule: IndexedRule): void {
-    const { key, around, reach } = rule.selector;
+  private add(
+    rule: IndexedRule,
+    { key, around, reach = 'tree' }: Pick<CompiledSelector, 'key' | 'around'> & Partial<CompiledSelector>,
+  ): void {
     if (reach !== 'tree') this.outside.push(rule);
     if (reach === 'slotted') return;
     const { id, className, type } = key;
     const name = id !== undefined ? `#${id}` : className !== undefined ? `.${className}` : (type ?? '*');
     let bucket = this.buckets.get(name);
-    if (!bucket) this.buckets.set(name, (bucket = { plain: [], around: new Map() }));
+    if (!bucket) this.buckets.set(name, (bucket = { plain: [] }));
     if (around === undefined) bucket.plain.push(rule);
     else {
-      const list = bucket.around.get(around);
+      const outer = (bucket.around ??= new Map());
+      const list = outer.get(around);
       if (list) list.push(rule);
-      else bucket.around.set(around, [rule]);
+      else outer.set(around, [rule]);
     }
   }
 }
@@ -180,7 +223,7 @@ function compiledFor(rule: StyleRule): CompiledSelector[] | undefined {
   const before = known.get(rule);
   if (before) return before.selectors;
   const outer = rule.outer && compiledFor(rule.outer);
-  const selectors = rule.outer && !outer ? undefined : compileSelectors(rule.selectors, outer);
+  const selectors = rule.outer && !outer ? undefined : compileSelectors(rule.prelude, outer);
   known.set(rule, { selectors });
   return selectors;
 }

@@ -3,7 +3,7 @@
 import { blockFeatures } from './font-features.js';
 import { markInRange } from './loading-mark.js';
 import { isKept, ofFaces, type PropertySet } from './properties/index.js';
-import { parse, type SelectorList } from 'css-tree';
+import { isSelectorList } from './selectors/index.js';
 import { isStandInRule } from './stand-in-family.js';
 import { parseStyles, type ParsedItem, type ParsedRule } from './structure.js';
 import { componentsOf, nameOf, splitAt, stringOf, textOf, tokensOf, urlOf, type Token } from './tokens.js';
@@ -31,9 +31,10 @@ export interface StyleDeclaration {
 }
 
 export interface StyleRule extends SourcePlace {
-  /** As it is written. */
+  /** As it is written; read when somebody asks what it matches, as a stylesheet may have many that nobody asks for. */
+  prelude: string;
+  /** The same in one line. */
   selectorText: string;
-  selectors: SelectorList;
   /** For `&`: the rule that it is nested in. */
   outer: StyleRule | undefined;
   declarations: StyleDeclaration[];
@@ -234,12 +235,11 @@ const within = (layer: string, name: string) => (layer === '' ? name : `${layer}
 
 function readRule(node: ParsedRule, context: Context): void {
   const { layer, conditions, scope, outer, placeOf, properties } = context;
-  const selectors = selectorsIn(node.prelude);
-  if (!selectors || !node.block) return;
+  if (!node.block || !isSelectorList(node.prelude)) return;
   const rule: StyleRule = {
     ...placeOf(node.offset),
+    prelude: node.prelude,
     selectorText: node.prelude.replace(/\s+/g, ' '),
-    selectors,
     outer,
     declarations: declarationsIn(node.block, placeOf, properties),
     conditions,
@@ -249,17 +249,6 @@ function readRule(node: ParsedRule, context: Context): void {
   if (rule.declarations.length > 0) context.found.rules.push(rule);
   else context.found.hasOthers = true;
   readItems(node.block, { ...context, outer: rule });
-}
-
-function selectorsIn(prelude: string): SelectorList | undefined {
-  let failed = false;
-  try {
-    if (prelude === '') return undefined;
-    const list = parse(prelude, { context: 'selectorList', onParseError: () => (failed = true) });
-    return failed || list.type !== 'SelectorList' ? undefined : list;
-  } catch {
-    return undefined;
-  }
 }
 
 /** @param properties those that are kept */

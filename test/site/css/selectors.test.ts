@@ -1,9 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { parse, type SelectorList } from 'css-tree';
 import { compileSelectors } from '#src/site/css/selectors/index.js';
 
-const compiled = (text: string) =>
-  compileSelectors(parse(text, { context: 'selectorList' }) as SelectorList, undefined);
+const compiled = (text: string) => compileSelectors(text, undefined);
 
 describe('selectors', () => {
   /** Selectors 4, section 17, and its examples. */

@@ -64,7 +64,7 @@ export async function readOnlineSite(
           'start the site, or correct the address',
         );
       problems.push({
-        code: 'page-unreadable',
+        code: 'page-unanswered',
         url: files.shown(url),
         file: from,
         line: 0,
@@ -110,7 +110,7 @@ export async function readOnlineSite(
     const found = await readPage(url, state);
     if ('reason' in found)
       problems.push({
-        code: 'page-unreadable',
+        code: 'page-unanswered',
         url: page,
         file: state.page,
         line: 0,

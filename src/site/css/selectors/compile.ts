@@ -1,6 +1,13 @@
 // Selectors 4, Nesting 1, Scoping 1: selectors compiled once and matched many times
 
-import { ident, type CssNode, type PseudoClassSelector, type Selector, type SelectorList } from 'css-tree';
+import {
+  ident,
+  parse,
+  type CssNode,
+  type PseudoClassSelector,
+  type Selector,
+  type SelectorList,
+} from 'css-tree';
 import { attribute } from './attributes.js';
 import { combined, looksBeside, looksFar } from './combinators.js';
 import { has } from './has.js';
@@ -14,16 +21,31 @@ import {
   type Compiling,
   type Matcher,
   type Outer,
+  type Traits,
 } from './matcher.js';
 import { nth } from './nth.js';
 import { around, dir, lang, own, stateNames } from './pseudo-classes.js';
 import { once } from './remembered.js';
 
+/** Of a selector list as it is written; undefined where it is none. */
+export function parsedList(text: string): SelectorList | undefined {
+  let failed = false;
+  try {
+    const list = parse(text, { context: 'selectorList', onParseError: () => (failed = true) });
+    return failed || list.type !== 'SelectorList' ? undefined : list;
+  } catch {
+    return undefined;
+  }
+}
+
 /**
+ * @param text a selector list
  * @param outer the selectors of the rule around, for `&`
  * @returns undefined where one of them isn't known: then the rule is dropped, as in a browser
  */
-export function compileSelectors(list: SelectorList, outer: Outer): CompiledSelector[] | undefined {
+export function compileSelectors(text: string, outer: Outer): CompiledSelector[] | undefined {
+  const list = parsedList(text);
+  if (!list) return undefined;
   try {
     return [...list.children].map((node) => {
       if (node.type !== 'Selector') throw new UnknownSelector();
@@ -42,12 +64,12 @@ interface Compound {
 }
 
 function compiling(outer: Outer): Compiling {
-  const traits = {
+  const traits: Traits = {
     hasState: false,
     looksAround: false,
-    ids: new Set<string>(),
-    attributes: new Set<string>(),
-    values: new Set<string>(),
+    ids: new Set(),
+    attributes: new Set(),
+    values: new Set(),
   };
   const made: Compiling = {
     specificity: [0, 0, 0],
@@ -110,14 +132,27 @@ function compileSelector(selector: Selector, outer: Outer): CompiledSelector {
     pseudoElement,
     key: slotted ? {} : key,
     around: slotted ? undefined : aroundOf(compounds),
-    traits,
+    traits: sharedTraits(traits),
     reach: slotted ? 'slotted' : made.reach,
     namesScope: made.namesScope,
   };
 }
 
+/** Most selectors look at nothing that others don't look at. */
+const knownTraits = new Map<string, Traits>();
+const mostTraits = 2000;
+
+function sharedTraits(traits: Traits): Traits {
+  const { hasState, looksAround, ids, attributes, values } = traits;
+  const key = JSON.stringify([hasState, looksAround, [...ids], [...attributes], [...values]]);
+  const known = knownTraits.get(key);
+  if (known) return known;
+  if (knownTraits.size < mostTraits) knownTraits.set(key, traits);
+  return traits;
+}
+
 /** The rarest of what must stand around; what is beside, or in `:is()`, says nothing. */
-function aroundOf(compounds: readonly Compound[]): string | undefined {
+export function aroundOf(compounds: readonly Pick<Compound, 'combinator' | 'key'>[]): string | undefined {
   let found: string | undefined;
   for (let i = compounds.length - 1; i > 0 && !looksBeside(compounds[i].combinator); i--) {
     const { id, className, type } = compounds[i - 1].key;

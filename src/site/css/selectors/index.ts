@@ -3,3 +3,4 @@ export { compileSelectors } from './compile.js';
 export { compareSpecificity, type CompiledSelector, type MatchContext, type Specificity } from './matcher.js';
 export { MatchingWork, TooMuchWork } from './work.js';
 export { languageOf } from './pseudo-classes.js';
+export { isSelectorList, outlinesOf, type SelectorOutline } from './outlines.js';
