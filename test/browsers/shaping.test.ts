@@ -47,6 +47,25 @@ const settings: Setting[] = [
   { font: 'LinLibertine_R.otf', lines: [...plain, 'Auflage, Quäkerkapelle Th, affluent'] },
   { font: 'Cantarell-Regular.otf', lines: plain },
   { font: 'NotoSans-Regular.ttf', lines: [...plain, 'e\u0301 o\u0302\u0323 j\u0301 i\u0307'] },
+  ...['NotoSansArabic', 'NotoNaskhArabic', 'NotoKufiArabic', 'dejavu/DejaVuSans'].map((name) => ({
+    font: name.includes('DejaVu') ? `${name}.ttf` : `${name}-Regular.ttf`,
+    lines: [
+      'تغادر آخر عبّارة في الساعة',
+      'لا إله الأمّ لألأ، هل الآن',
+      'آخرین کشتی می\u200cرود؛ سپیده\u200cدم',
+      'گچ پژ ۲۱ ٢١ ـــ مـ',
+      'مه \u200dه\u200d مه',
+      'یہ اردو ہے ڈھاکہ',
+    ],
+  })),
+  ...['NotoSansHebrew', 'NotoSerifHebrew'].map((name) => ({
+    font: `${name}-Regular.ttf`,
+    lines: ['המעבורת האחרונה יוצאת', 'שָׁלוֹם עֲלֵיכֶם', 'צה״ל'],
+  })),
+  ...['NotoSansThai', 'NotoSerifThai'].map((name) => ({
+    font: `${name}-Regular.ttf`,
+    lines: ['เรือข้ามฟากเที่ยวสุดท้าย', 'น้ำ กำ ป้ำ ปี่ ฟ้า ญุ ฐู'],
+  })),
 ];
 
 const bytesOf = (font: string): Uint8Array | undefined => {
@@ -60,6 +79,10 @@ const cases = settings.flatMap((setting) => {
   const name = [font, JSON.stringify({ ...variations, ...features }), setting.language].join(' ');
   return bytes ? [[name, setting, bytes] as const] : [];
 });
+
+/** Engines add up text of both directions, and around what stands between joined letters, in parts of whole 64ths of a pixel. */
+const partsOf = (line: string): number =>
+  /\p{Script=Arabic}/u.test(line) ? line.split(/\u200c|\u200d|\p{Nd}+/u).length : 1;
 
 let server: LoggingServer;
 beforeAll(async () => {
@@ -122,12 +145,14 @@ describe.each(testedEngines().filter((name) => name !== 'webkit'))('%s', (engine
       return glyphs!.reduce((sum, { advance }) => sum + rounded((advance * size) / shaper.unitsPerEm), 0);
     });
     expect(known.length).toBeGreaterThan(0);
-    for (const [k, line] of known.entries())
-      expect([line, Math.abs(own[k] - said[k]) < 1 / 64 + 0.002 ? said[k] : own[k]]).toEqual([line, said[k]]);
+    for (const [k, line] of known.entries()) {
+      const least = partsOf(line) / 64 + 0.002;
+      expect([line, Math.abs(own[k] - said[k]) < least ? said[k] : own[k]]).toEqual([line, said[k]]);
+    }
   });
 });
 
-test.each(['नमस्ते', 'سلام', 'မြန်မာ', 'abc ไทย'])('%s: its script isn’t known here', (text) => {
+test.each(['नमस्ते', 'မြန်မာ', 'abc ខ្មែរ'])('%s: its script isn’t known here', (text) => {
   const shaper = new Shaper(openFont(readSample('FerrywakeSans-Regular.ttf')).font);
   expect(shaper.shape(text)).toBeUndefined();
 });

@@ -19,28 +19,29 @@ export interface Run {
   deltas: Deltas | undefined;
   /** Which glyphs were put on which. */
   attached: Attachments;
+  isRightToLeft: boolean;
 }
 
-/** Applies a lookup to all of a run. */
-export function applyLookup(table: LayoutTable, index: number, run: Run): void {
+/** Applies a lookup to all of a run. @param form that glyphs have to have, where it is given */
+export function applyLookup(table: LayoutTable, index: number, run: Run, form?: string): void {
   const { glyphs } = run;
   if (index >= table.lookupCount || glyphs.length === 0) return;
   const lookup = table.lookupAt(index);
   const firsts = firstsOf(lookup);
+  const isOne = (one: ShapingGlyph) => firsts.has(one.glyph) && (form === undefined || one.form === form);
   const work = workOn(table, run, glyphs.length * mostGrowth + 64, 0);
   if (lookup.subtables.some((subtable) => kindOf(subtable).direction === 'from the end')) {
-    for (let at = glyphs.length - 1; at >= 0; at--)
-      if (firsts.has(glyphs[at].glyph)) applyAt(work, lookup, at);
+    for (let at = glyphs.length - 1; at >= 0; at--) if (isOne(glyphs[at])) applyAt(work, lookup, at);
     return;
   }
   for (let at = 0; at < glyphs.length;) {
-    const next = firsts.has(glyphs[at].glyph) ? applyAt(work, lookup, at) : -1;
+    const next = isOne(glyphs[at]) ? applyAt(work, lookup, at) : -1;
     at = Math.max(next, at + (next < 0 ? 1 : 0));
   }
 }
 
 function workOn(table: LayoutTable, run: Run, most: number, depth: number): Omit<Work, 'lookup'> {
-  const { glyphs, classes, deltas, attached } = run;
+  const { glyphs, classes, deltas, attached, isRightToLeft } = run;
   return {
     run: glyphs,
     classes,
@@ -48,6 +49,7 @@ function workOn(table: LayoutTable, run: Run, most: number, depth: number): Omit
     most,
     deltas,
     attached,
+    isRightToLeft,
     applyOther: (index, at) =>
       depth >= deepest || index >= table.lookupCount
         ? -1

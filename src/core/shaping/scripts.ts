@@ -1,4 +1,4 @@
-// UAX 24; OpenType: script tags, for scripts whose letters stand in the order in which they are typed
+// UAX 24; OpenType: script tags, for scripts whose letters stand in the order in which they are typed, joined or not
 
 /** OpenType tags by Unicode's names of scripts. */
 const simpleScripts: Readonly<Record<string, string>> = {
@@ -26,6 +26,9 @@ const simpleScripts: Readonly<Record<string, string>> = {
   Hiragana: 'kana',
   Katakana: 'kana',
   Bopomofo: 'bopo',
+  Arabic: 'arab',
+  Hebrew: 'hebr',
+  Thai: 'thai',
 };
 
 const patterns = Object.entries(simpleScripts).map(
@@ -43,6 +46,9 @@ function scriptOf(character: string): string | undefined {
   return known.get(character);
 }
 
+/** Whether text of a script is set from right to left. */
+export const isRightToLeft = (script: string): boolean => script === 'arab' || script === 'hebr';
+
 /** Text of one script. */
 export interface ScriptRun {
   text: string;
@@ -54,7 +60,7 @@ export interface ScriptRun {
  * Text by script; what all scripts have goes with what stands before it, at the start with what comes after, and a closing bracket
  * with the opening one (UAX 24, section 5.2).
  *
- * @returns undefined where there is a script whose letters are reordered or joined
+ * @returns undefined where there is a script whose letters are reordered
  */
 export function scriptRuns(text: string): ScriptRun[] | undefined {
   const runs: ScriptRun[] = [];

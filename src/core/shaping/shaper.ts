@@ -1,4 +1,4 @@
-// OpenType: text to glyphs and their advances, as browsers set it, for scripts whose letters stand in the order of typing
+// OpenType: text to glyphs and their advances, as browsers set it, for scripts whose letters stand in the order of typing, joined ones too
 
 import { DenseGlyphError } from '../../errors.js';
 import { readGdef } from '../layout/common/gdef.js';
@@ -14,7 +14,8 @@ import { Advances } from './advances.js';
 import { applyLookup, type Run } from './applying.js';
 import { CharacterMap } from './characters.js';
 import { languageSystemTag } from './languages.js';
-import { scriptRuns } from './scripts.js';
+import { formsOf, joiningForms } from './joining.js';
+import { isRightToLeft, scriptRuns } from './scripts.js';
 
 /** How text is set. */
 export interface ShapingStyle {
@@ -39,12 +40,24 @@ const alwaysOn: readonly string[] = [
   'abvm', 'blwm', 'calt', 'ccmp', 'clig', 'curs', 'dist', 'kern', 'liga', 'locl', 'mark', 'mkmk', 'rclt', 'rlig',
 ]; // prettier-ignore
 
+/** Features that are applied one after another before all others, each to all of a text. */
+const stagesBefore: Readonly<Record<string, readonly (readonly string[])[] | undefined>> = {
+  arab: [['rvrn'], ['ccmp', 'locl'], ...joiningForms.map((form) => [form]), ['rlig'], ['calt', 'rclt']],
+};
+const usualStages: readonly (readonly string[])[] = [['rvrn']];
+
 /** The lookups of one table for a script, a language and features. */
 interface Plan {
   table: LayoutTable;
-  /** First those for where the font is on its axes, then all others; each in the order of the list. */
-  stages: readonly (readonly number[])[];
+  /** One after another; in each the lookups in the order of the list. */
+  stages: readonly Stage[];
   hasKern: boolean;
+}
+
+interface Stage {
+  lookups: readonly number[];
+  /** The only glyphs that it is applied to. */
+  form?: string | undefined;
 }
 
 /** Sets text in a font, at one place on its axes. */
@@ -90,7 +103,7 @@ export class Shaper {
 
   /**
    * @param text one line, without breaks
-   * @returns undefined where a script is in it whose letters are reordered or joined, which isn't known here
+   * @returns undefined where a script is in it whose letters are reordered, which isn't known here
    */
   shape(text: string, style: ShapingStyle = {}): ShapedGlyph[] | undefined {
     const runs = scriptRuns(text);
@@ -117,18 +130,21 @@ export class Shaper {
     );
     const run: ShapingGlyph[] = mapped;
     const attached: Attachments = new Map();
-    const work: Run = { glyphs: run, classes: this.classes, deltas: this.deltas, attached };
+    const rightToLeft = isRightToLeft(script);
+    const { classes, deltas } = this;
+    const work: Run = { glyphs: run, classes, deltas, attached, isRightToLeft: rightToLeft };
+    if (script === 'arab')
+      for (const [i, form] of formsOf(run.map(({ codePoint }) => codePoint)).entries()) run[i].form = form;
     const gsub = this.planFor(this.gsub, script, style);
-    for (const stage of gsub?.stages ?? [])
-      for (const lookup of stage) applyLookup(gsub!.table, lookup, work);
+    applyPlan(gsub, work);
     for (const one of run) {
       const width = widths.get(one.at);
       one.advance = width === undefined ? this.advances.of(one.glyph) : width * this.unitsPerEm;
     }
     const gpos = this.planFor(this.gpos, script, style);
-    for (const stage of gpos?.stages ?? [])
-      for (const lookup of stage) applyLookup(gpos!.table, lookup, work);
-    if (this.kern && !gpos?.hasKern && style.features?.get('kern') !== 0) this.applyKern(this.kern, run);
+    applyPlan(gpos, work);
+    if (this.kern && !gpos?.hasKern && style.features?.get('kern') !== 0)
+      this.applyKern(this.kern, run, rightToLeft);
     for (const one of run) {
       if (this.classes.of(one) === glyphClass.mark || one.ignorable !== 'no') one.advance = 0;
       if (one.ignorable !== 'no') one.x = 0;
@@ -137,13 +153,16 @@ export class Shaper {
     return run;
   }
 
-  private applyKern(kern: KernPairs, run: ShapingGlyph[]): void {
+  /** Its pairs stand as they are seen, from left to right. */
+  private applyKern(kern: KernPairs, run: ShapingGlyph[], rightToLeft: boolean): void {
     const { classes } = this;
     const work = { run, classes, lookup: { flag: lookupFlag.ignoreMarks }, isPositioning: true };
     for (let at = 0; at < run.length; at++) {
       if (classes.of(run[at]) === glyphClass.mark) continue;
       const second = nextPlace(work, at, { step: 1 });
-      if (second >= 0) run[at].advance += kern(run[at].glyph, run[second].glyph);
+      if (second < 0) continue;
+      const pair = [run[at].glyph, run[second].glyph] as const;
+      run[at].advance += rightToLeft ? kern(pair[1], pair[0]) : kern(...pair);
     }
   }
 
@@ -163,9 +182,10 @@ export class Shaper {
   ): Plan | undefined {
     const system = systemFor(table, script, language);
     if (!system) return undefined;
-    const isOn = (tag: string) => (features?.get(tag) ?? (alwaysOn.includes(tag) ? 1 : 0)) > 0;
-    const first = new Set<number>();
-    const all = new Set<number>();
+    const before = stagesBefore[script] ?? usualStages;
+    const isAlwaysOn = (tag: string) => alwaysOn.includes(tag) || before.some((tags) => tags.includes(tag));
+    const isOn = (tag: string) => (features?.get(tag) ?? (isAlwaysOn(tag) ? 1 : 0)) > 0;
+    const stages = [...before, []].map(() => new Set<number>());
     let hasKern = false;
     for (const index of [...(system.required === undefined ? [] : [system.required]), ...system.features]) {
       const feature = table.features[index];
@@ -173,10 +193,17 @@ export class Shaper {
       const { tag } = feature;
       if (tag === 'kern') hasKern = true;
       if (tag !== 'rvrn' && index !== system.required && !isOn(tag)) continue;
-      for (const lookup of this.lookupsOf(table, index)) (tag === 'rvrn' ? first : all).add(lookup);
+      const stage = before.findIndex((tags) => tags.includes(tag));
+      for (const lookup of this.lookupsOf(table, index)) stages.at(stage)!.add(lookup);
     }
-    const sorted = (lookups: Iterable<number>) => [...lookups].sort((a, b) => a - b);
-    return { table, stages: [sorted(first), sorted(all)], hasKern };
+    return {
+      table,
+      stages: stages.map((lookups, i) => ({
+        lookups: [...lookups].sort((a, b) => a - b),
+        form: joiningForms.find((form) => before[i]?.includes(form)),
+      })),
+      hasKern,
+    };
   }
 
   /** At this place on the axes, a feature may be another (OpenType: FeatureVariations Table). */
@@ -191,6 +218,11 @@ export class Shaper {
     }
     return table.features[index].lookups;
   }
+}
+
+function applyPlan(plan: Plan | undefined, run: Run): void {
+  for (const { lookups, form } of plan?.stages ?? [])
+    for (const lookup of lookups) applyLookup(plan!.table, lookup, run, form);
 }
 
 /** A table that browsers refuse is as good as none. */

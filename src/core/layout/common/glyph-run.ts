@@ -14,6 +14,8 @@ export interface ShapingGlyph {
   /** Of a ligature and of marks between its parts: which ligature, and of how many parts or on which. */
   ligature: number;
   component: number;
+  /** The feature for the form that it has between its neighbours, as in `medi`. */
+  form?: string | undefined;
   /** In font units, once positioned. */
   advance: number;
   x: number;

@@ -20,6 +20,8 @@ export interface Work {
   /** Of the variation store, for a font on its axes. */
   deltas?: Deltas | undefined;
   attached: Attachments;
+  /** Whether the run is set from right to left; its glyphs stand in the order of the text. */
+  isRightToLeft?: boolean | undefined;
   /** Applies another lookup of the table to a place. @returns where to go on from, or -1 */
   applyOther(lookup: number, at: number): number;
 }

@@ -59,10 +59,17 @@ export const cursive: PositioningKind<CursiveAttachment> = {
     const exit = previous < 0 ? undefined : glyphs.get(run[previous].glyph)?.exit;
     if (!entry || !exit) return -1;
     const [[exitX, exitY], [entryX, entryY]] = [pointOf(work, exit), pointOf(work, entry)];
-    run[previous].advance = exitX + run[previous].x;
-    const shift = entryX + run[at].x;
-    run[at].advance -= shift;
-    run[at].x -= shift;
+    if (work.isRightToLeft) {
+      const shift = exitX + run[previous].x;
+      run[previous].advance -= shift;
+      run[previous].x -= shift;
+      run[at].advance = entryX + run[at].x;
+    } else {
+      run[previous].advance = exitX + run[previous].x;
+      const shift = entryX + run[at].x;
+      run[at].advance -= shift;
+      run[at].x -= shift;
+    }
     run[at].y = run[previous].y + exitY - entryY;
     return at + 1;
   },
