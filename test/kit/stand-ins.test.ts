@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { openFont } from '#src/core/containers/index.js';
-import { asIs, kindOf, scalesBy, type Scales } from '#src/kit/stand-ins/character-kinds.js';
+import { asIs, kindOf, scaleOf, scalesBy, type Scales } from '#src/kit/stand-ins/character-kinds.js';
 import { bestScales, movesOf, reachesAt, type FittedText } from '#src/kit/stand-ins/fit.js';
 import {
   bandsOf,
@@ -42,7 +42,9 @@ describe('the size of a stand-in', () => {
       const kinds = [...text].map((one) => kindOf(one.charCodeAt(0)));
       const byKind = [...new Set(kinds)].map((kind) => {
         const reaches = new Float64Array(text.length + 1);
-        kinds.forEach((own, i) => (reaches[i + 1] = reaches[i] + (own === kind ? 8 / scales[kind] : 0)));
+        kinds.forEach(
+          (own, i) => (reaches[i + 1] = reaches[i] + (own === kind ? 8 / scaleOf(scales, kind) : 0)),
+        );
         return { kind, reaches };
       });
       return {

@@ -125,7 +125,7 @@ const movedShown = 3;
 
 /** What moves when the faces arrive, before anybody looks. */
 function moveLines(
-  { moves: { widths, paragraphs, untuned, tuned, pages } }: Manifest,
+  { moves: { widths, paragraphs, untuned, tuned, pages, unforetold } }: Manifest,
   all: boolean,
 ): string[] {
   if (untuned === 0 && tuned === 0) return [];
@@ -138,7 +138,25 @@ function moveLines(
     `      with local fonts as they are; ${colors.bold(tuned === 0 ? 'none' : `${tuned}`)} with the stand-ins of the kit, in lines of stated or usual lengths`,
     ...shown.map((line) => `      ${line}`),
     ...(left > 0 ? [`      and ${left} more; --verbose lists them`] : []),
+    ...unforetoldLines(unforetold, all),
   ];
+}
+
+/** Pages with texts whose lines may move although nothing of it is foretold. */
+function unforetoldLines(pages: Manifest['moves']['unforetold'], all: boolean): string[] {
+  const kinds = [
+    ['small capitals', 'smallCapitals'],
+    ['columns of tables', 'cells'],
+  ] as const;
+  const told = kinds.flatMap(([what, key]) => {
+    const own = pages.filter((page) => page[key] > 0).map(({ page }) => page);
+    const shown = all ? own : own.slice(0, movedShown);
+    const rest = own.length - shown.length;
+    return own.length === 0 ? [] : [`${what} on ${shown.join(', ')}${rest > 0 ? ` and ${rest} more` : ''}`];
+  });
+  return told.length === 0
+    ? []
+    : ['      may move besides, as no rule says how wide it is:', ...told.map((one) => `      ${one}`)];
 }
 
 /** Where pages stand on the axis of a variable face, what it costs, and languages that came in. */

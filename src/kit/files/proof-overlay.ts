@@ -19,10 +19,17 @@ export function overlayRules(face: KitFace, id: string): string {
   const all = { weight: mainWeight(face), style, stretch };
   const characters = parts.flatMap((part) => [...part.characters]);
   return standInsOf(face, id)
-    .flatMap(({ one, tuned, asIs }) => [
-      ...standInRules({ ...all, family: tuned, characters }, one),
-      fontFaceText({ ...all, family: asIs, sources: one.names.map((local) => ({ local })) }),
-    ])
+    .flatMap(({ one, tuned, asIs }) => {
+      const scripts = new Set(one.companions.map(({ script }) => script));
+      const local = (names: readonly string[]) => names.map((name) => ({ local: name }));
+      return [
+        ...standInRules({ ...all, family: tuned, characters, scripts }, one),
+        // What the last one lacks the others draw.
+        ...[...one.companions, one].map(({ names }) =>
+          fontFaceText({ ...all, family: asIs, sources: local(names) }),
+        ),
+      ];
+    })
     .join('\n');
 }
 

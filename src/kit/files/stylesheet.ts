@@ -36,9 +36,10 @@ function rulesOfStandIns(face: KitFace): string[] {
   const { family, style, stretch, slant } = face;
   const characters = standInCharacters(face);
   const rule = { family: standInFamily(family), style, stretch, slant, characters };
-  return face.standIns.flatMap(({ weight, standIns }) =>
-    standIns.flatMap((one) => standInRules({ ...rule, weight }, one)),
-  );
+  return face.standIns.flatMap(({ weight, standIns }) => {
+    const scripts = new Set(standIns.flatMap((one) => one.companions.map(({ script }) => script)));
+    return standIns.flatMap((one) => standInRules({ ...rule, weight, scripts }, one));
+  });
 }
 
 /** Blocks up to here are in the text of most languages: what pages may come to draw. */

@@ -1,6 +1,15 @@
 // CSS Fonts 5, section 4: the size of a local font at which lines break where the face will break them
 
-import { characterKinds, scalesBy, type CharacterKind, type Scales } from './character-kinds.js';
+import {
+  characterKinds,
+  scaleOf,
+  scalesBy,
+  scriptKinds,
+  usualKinds,
+  type ByKind,
+  type CharacterKind,
+  type Scales,
+} from './character-kinds.js';
 import { lineStarts, type BreakPlace } from './lines.js';
 
 /** A text with how far it reaches in the face and in a local font. */
@@ -8,7 +17,7 @@ export interface FittedText {
   /** How far it reaches at each place that `places` names, by its number; CSS pixels. */
   face: Float64Array;
   /** How wide its characters of each kind are together. */
-  faceWidths: Scales;
+  faceWidths: ByKind;
   local: LocalReaches;
   places: readonly BreakPlace[];
   measures: readonly SetMeasure[];
@@ -28,7 +37,7 @@ export interface LocalReaches {
 export function reachesAt({ byKind, added }: LocalReaches, scales: Scales): Float64Array {
   const all = added.slice();
   for (const { kind, reaches } of byKind) {
-    const scale = scales[kind];
+    const scale = scaleOf(scales, kind);
     for (let i = 0; i < all.length; i++) all[i] += reaches[i] * scale;
   }
   return all;
@@ -102,8 +111,8 @@ function startsIn(text: FittedText, measure: number): number[] {
 
 /** How wide all of it is by kinds, in CSS pixels. */
 interface Widths {
-  face: Scales;
-  local: Scales;
+  face: ByKind;
+  local: ByKind;
 }
 
 function widthsOf(texts: readonly FittedText[]): Widths {
@@ -199,7 +208,7 @@ class ScaleSearch {
   }
 
   at(scales: Scales): Fit {
-    const key = characterKinds.map((kind) => scales[kind]).join(' ');
+    const key = characterKinds.map((kind) => scaleOf(scales, kind)).join(' ');
     let found = this.known.get(key);
     if (!found) this.known.set(key, (found = { scales, ...movesOf(this.texts, scales) }));
     return found;
@@ -211,7 +220,10 @@ class ScaleSearch {
     const least = sumOf(local) * leastShare;
     return characterKinds.filter(
       (kind) =>
-        kind !== 'letters' && local.letters >= least && (local[kind] >= least || this.isMeasuredBy(kind)),
+        kind !== 'letters' &&
+        usualKinds.includes(kind) &&
+        local.letters >= least &&
+        (local[kind] >= least || this.isMeasuredBy(kind)),
     );
   }
 
@@ -219,27 +231,41 @@ class ScaleSearch {
     return kind === 'figures' && this.zeroRatio !== undefined;
   }
 
-  /** One size for all. */
+  /** One size for all that a local font draws, and one for each that draws another script. */
   alike(): Weighed {
     const { face, local } = this.widths;
-    const ratio = ratioOf(sumOf(face), sumOf(local));
-    return this.search(this.weighed(scalesBy(() => ratio)), searches, characterKinds);
+    const ratio = ratioOf(sumOf(face, usualKinds), sumOf(local, usualKinds));
+    const others = scriptKinds.filter((kind) => local[kind] > 0);
+    const isApart = (kind: CharacterKind) => (others as readonly CharacterKind[]).includes(kind);
+    const start = scalesBy((kind) => (isApart(kind) ? ratioOf(face[kind], local[kind]) : ratio));
+    const alike = characterKinds.filter((kind) => !isApart(kind));
+    return others.reduce(
+      (best, kind) => this.search(best, searches, [kind]),
+      this.search(this.weighed(start), searches, alike),
+    );
   }
 
   /** One kind more in a size of its own: spaces of several, all others so that all is as wide as the face; then about the best of these. */
   withApart(own: CharacterKind, from: Scales, apart: readonly CharacterKind[]): Weighed {
     const { face, local } = this.widths;
-    const others = characterKinds.filter((kind) => kind !== own);
-    const before = others.reduce((sum, kind) => sum + local[kind] * from[kind], 0);
+    const others = usualKinds.filter((kind) => kind !== own);
+    const before = others.reduce((sum, kind) => sum + local[kind] * scaleOf(from, kind), 0);
+    const isOther = (kind: CharacterKind) => others.includes(kind) || local[kind] === 0;
     let best: Weighed | undefined;
     for (const share of own === 'spaces' ? spaceShares : [1]) {
       const scale = (this.isMeasuredBy(own) ? this.zeroRatio! : ratioOf(face[own], local[own])) * share;
-      const factor = ratioOf(sumOf(face) - local[own] * scale, before);
-      const scales = scalesBy((kind) => (kind === own ? scale : from[kind] * factor));
+      const factor = ratioOf(sumOf(face, usualKinds) - local[own] * scale, before);
+      const scales = scalesBy((kind) =>
+        kind === own ? scale : isOther(kind) ? scaleOf(from, kind) * factor : scaleOf(from, kind),
+      );
       const found = this.weighed(scales, best?.weight);
       if (!best || found.weight < best.weight) best = found;
     }
-    best = this.search(best!, nearSearches, characterKinds);
+    best = this.search(
+      best!,
+      nearSearches,
+      characterKinds.filter((kind) => isOther(kind) || kind === own),
+    );
     for (const kind of [own, ...apart])
       best = this.search(best, kind === 'spaces' ? spaceSearches : searches, [kind]);
     return best;
@@ -256,7 +282,7 @@ class ScaleSearch {
       for (let i = 1; i <= each; i++) {
         for (const by of [i * step, -i * step]) {
           if (best.weight === 0) return best;
-          const scales = scalesBy((kind) => middle[kind] + (kinds.includes(kind) ? by : 0));
+          const scales = scalesBy((kind) => scaleOf(middle, kind) + (kinds.includes(kind) ? by : 0));
           const found = this.weighed(scales, best.weight);
           if (found.weight < best.weight) best = found;
         }
@@ -269,14 +295,15 @@ class ScaleSearch {
   private weighed(scales: Scales, least = Infinity): Weighed {
     let weight = 0;
     for (const [factor, share] of nearby) {
-      weight += share * this.at(rounded(scalesBy((kind) => scales[kind] * factor))).cost;
+      weight += share * this.at(rounded(scalesBy((kind) => scaleOf(scales, kind) * factor))).cost;
       if (weight >= least) break;
     }
     return { scales: rounded(scales), weight };
   }
 }
 
-const sumOf = (widths: Scales, kinds: readonly CharacterKind[] = characterKinds): number =>
+const sumOf = (widths: ByKind, kinds: readonly CharacterKind[] = characterKinds): number =>
   kinds.reduce((sum, kind) => sum + widths[kind], 0);
 
-const rounded = (scales: Scales): Scales => scalesBy((kind) => Math.round(scales[kind] * 10_000) / 10_000);
+const rounded = (scales: Scales): Scales =>
+  scalesBy((kind) => Math.round(scaleOf(scales, kind) * 10_000) / 10_000);

@@ -6,11 +6,11 @@ export {
   mainBand,
   standInsFor,
   usualIn,
-  type MeasuredFont,
   type StandIn,
   type StandInBand,
   type StandInFace,
 } from './stand-ins.js';
+export type { MeasuredFont } from './candidates.js';
 export { classicForms, classicRules, type ClassicForm } from './classic.js';
 export { measuredIdeograph, standInRules } from './rules.js';
 export type { CharacterKind, Scales } from './character-kinds.js';

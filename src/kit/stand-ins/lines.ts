@@ -15,12 +15,26 @@ export interface BreakPlace {
 export function breakPlaces(text: string): BreakPlace[] {
   const places: BreakPlace[] = [];
   const breaker = new LineBreaker(text);
+  const between = wordsWithoutSpaces(text);
   for (let next = breaker.nextBreak(); next; next = breaker.nextBreak()) {
+    for (; between.length > 0 && between[0] <= next.position; between.shift())
+      if (between[0] < next.position) places.push({ at: between[0], end: between[0], isForced: false });
     let end = next.position;
     while (end > 0 && /[ \n]/.test(text[end - 1])) end--;
     places.push({ at: next.position, end, isForced: next.required && text[next.position - 1] === '\n' });
   }
   return places;
+}
+
+let segmenter: Intl.Segmenter | undefined;
+
+/** Where words of Thai end that no space parts (UAX 14, SA: by a dictionary). @returns UTF-16 */
+function wordsWithoutSpaces(text: string): number[] {
+  if (!/\p{Script=Thai}/u.test(text)) return [];
+  segmenter ??= new Intl.Segmenter('th', { granularity: 'word' });
+  return [...segmenter.segment(text)]
+    .map(({ index }) => index)
+    .filter((index) => index > 0 && /^\p{Script=Thai}{2}$/u.test(text.slice(index - 1, index + 1)));
 }
 
 /**

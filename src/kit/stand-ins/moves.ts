@@ -1,17 +1,12 @@
 // What still moves on a page when its faces arrive
 
+import { systems, type LocalSystem } from './candidates.js';
 import { asIs, type Scales } from './character-kinds.js';
 import { localMeasure, reachesAt } from './fit.js';
 import { joined, joinedApart, setMeasure, zeroOf } from './fitted-texts.js';
 import { breakPlaces, lineStarts } from './lines.js';
-import type { SampleParagraph, SampleRun } from './sample.js';
-import {
-  standInSetter,
-  type FaceSetters,
-  type LocalSystem,
-  type StandInBand,
-  type StandInFace,
-} from './stand-ins.js';
+import { hasSmallCapitals, isCell, type SampleParagraph, type SampleRun } from './sample.js';
+import { standInSetter, type FaceSetters, type StandInBand, type StandInFace } from './stand-ins.js';
 import type { TextSetter } from './text-setter.js';
 
 /** A paragraph that has another number of lines once its faces are there. */
@@ -37,12 +32,13 @@ export interface PageMoves {
   untuned: number;
   tuned: number;
   moved: MovedParagraph[];
+  /** Texts whose lines can't be foretold: browsers make small capitals up in a local font, and columns of tables are as wide as cells. */
+  unforetold: { smallCapitals: number; cells: number };
 }
 
 /** Faces with their stand-ins. */
 export type StandInsOf<Face> = ReadonlyMap<Face, readonly StandInBand[]>;
 
-const systems: readonly LocalSystem[] = ['Windows', 'Apple', 'Android', 'Linux'];
 const mostShown = 20;
 const shownText = 60;
 
@@ -54,7 +50,11 @@ export function pageMoves<Face extends StandInFace>(
   standIns: StandInsOf<Face>,
   settersOf: (face: Face) => FaceSetters,
 ): PageMoves {
-  const moves: PageMoves = { page, width, paragraphs: 0, untuned: 0, tuned: 0, moved: [] };
+  const unforetold = {
+    smallCapitals: paragraphs.filter(({ runs }) => runs.some(hasSmallCapitals)).length,
+    cells: paragraphs.filter(({ element, isMeasureKnown }) => !isMeasureKnown && isCell(element)).length,
+  };
+  const moves: PageMoves = { page, width, paragraphs: 0, untuned: 0, tuned: 0, moved: [], unforetold };
   let worst = -1;
   for (const system of systems) {
     const own = { paragraphs: 0, untuned: 0, tuned: 0 };
@@ -156,6 +156,6 @@ function localOf(
 ): { setter: TextSetter; scales: Scales } | undefined {
   const band = bands.find(({ weight: [, high] }) => weight <= high) ?? bands.at(-1);
   const standIn = band?.standIns.find(({ systems: its }) => its.includes(system));
-  const setter = standIn && standInSetter(standIn);
+  const setter = standIn && standInSetter(standIn, system);
   return setter && { setter, scales: standIn.scales };
 }

@@ -3,6 +3,7 @@
 import { faceKey } from '../../core/face/index.js';
 import type { Source } from '../../core/source/index.js';
 import { sampleSentences } from '../../data/sample-sentences.js';
+import type { MeasuredFont } from './candidates.js';
 import { pageMoves, type PageMoves } from './moves.js';
 import type { PageParagraphs, SampleRun } from './sample.js';
 import {
@@ -10,7 +11,6 @@ import {
   mainBand,
   standInsFor,
   usualIn,
-  type MeasuredFont,
   type StandInBand,
   type StandInFace,
 } from './stand-ins.js';
@@ -105,6 +105,8 @@ export interface KitMoves {
   tuned: number;
   /** Pages and widths where some do in spite of stand-ins. */
   pages: PageMoves[];
+  /** Pages with texts whose lines can't be foretold, the most at one width. */
+  unforetold: ({ page: string } & PageMoves['unforetold'])[];
 }
 
 /** What the faces of a kit have until they arrive, by `keyOf`, and what moves then. */
@@ -116,7 +118,7 @@ export interface FittedKit {
 /** Of a kit that leaves it to the stacks. */
 export const noStandIns: FittedKit = {
   standIns: new Map(),
-  moves: { widths: [], paragraphs: 0, untuned: 0, tuned: 0, pages: [] },
+  moves: { widths: [], paragraphs: 0, untuned: 0, tuned: 0, pages: [], unforetold: [] },
 };
 
 /** What a face has until it arrives. */
@@ -169,6 +171,21 @@ export function standInsOfKit({ faces, pages }: KitText, languages: readonly str
       untuned: sum(({ untuned }) => untuned),
       tuned: sum(({ tuned }) => tuned),
       pages: moves.filter(({ tuned }) => tuned > 0),
+      unforetold: unforetoldOn(moves),
     },
   };
+}
+
+function unforetoldOn(moves: readonly PageMoves[]): KitMoves['unforetold'] {
+  const found = new Map<string, PageMoves['unforetold']>();
+  for (const { page, unforetold } of moves) {
+    const before = found.get(page) ?? { smallCapitals: 0, cells: 0 };
+    found.set(page, {
+      smallCapitals: Math.max(before.smallCapitals, unforetold.smallCapitals),
+      cells: Math.max(before.cells, unforetold.cells),
+    });
+  }
+  return [...found]
+    .map(([page, counts]) => ({ page, ...counts }))
+    .filter(({ smallCapitals, cells }) => smallCapitals + cells > 0);
 }

@@ -1,7 +1,7 @@
 import { fontFaceText, type Range, type Slope } from '../../core/face/index.js';
 import { CodePointSet } from '../../core/text/code-point-set.js';
 import { unicodeRangeText, type CodePointRanges } from '../../core/text/unicode-ranges.js';
-import { characterKinds, kindOf, type CharacterKind, type Scales } from './character-kinds.js';
+import { characterKinds, kindOf, scaleOf, type CharacterKind, type Scales } from './character-kinds.js';
 import type { StandIn } from './stand-ins.js';
 import { offInStandIns } from './text-setter.js';
 
@@ -14,6 +14,8 @@ export interface StandInRule {
   slant?: Range | undefined;
   /** Characters that the face has; others are drawn by what follows in the stack. */
   characters: CodePointRanges;
+  /** Scripts that companions draw, of this stand-in or of another one of these weights. */
+  scripts?: ReadonlySet<CharacterKind>;
 }
 
 /** What `ic` is measured by (CSS Values 4, section 6.1.3), and by which a browser asks for a rule that has neither space nor zero. */
@@ -21,7 +23,7 @@ export const measuredIdeograph = 0x6c34;
 
 /** Kinds of characters that have a rule of their own, as their size is another one than that of letters; and all others. */
 const kindsApart = (scales: Readonly<Scales>): CharacterKind[] =>
-  characterKinds.filter((kind) => kind === 'letters' || scales[kind] !== scales.letters);
+  characterKinds.filter((kind) => kind === 'letters' || scaleOf(scales, kind) !== scales.letters);
 
 /**
  * The `@font-face` rules of a stand-in (CSS Fonts 5, section 4: size-adjust and the metric overrides): one for each size. That which
@@ -29,13 +31,28 @@ const kindsApart = (scales: Readonly<Scales>): CharacterKind[] =>
  * the rule that draws them.
  */
 export function standInRules(rule: StandInRule, standIn: StandIn): string[] {
-  const kinds = kindsApart(standIn.scales);
+  const kinds = kindsApart(standIn.scales).filter((kind) => !rule.scripts?.has(kind));
   const own = new CodePointSet();
-  for (const [first, last] of rule.characters) own.addRange(first, last);
+  const ofOthers = new Map<CharacterKind, CodePointSet>();
+  for (const [first, last] of rule.characters)
+    for (let codePoint = first; codePoint <= last; codePoint++) {
+      const kind = kindOf(codePoint);
+      if (!rule.scripts?.has(kind)) own.add(codePoint);
+      else {
+        const its = ofOthers.get(kind) ?? new CodePointSet();
+        its.add(codePoint);
+        ofOthers.set(kind, its);
+      }
+    }
+  const companions = standIn.companions.flatMap(({ script, names }, i) => {
+    const its = ofOthers.get(script);
+    if (i === 0) its?.add(measuredIdeograph);
+    return its ? [oneRule(rule, { ...standIn, names }, script, filled(its, own))] : [];
+  });
   const last = kinds.includes('spaces') ? 'spaces' : 'letters';
   const ordered = [...kinds.filter((kind) => kind !== last), last] as const;
   const script = ordered.find((kind) => kind === 'Greek' || kind === 'Cyrillic');
-  return ordered.flatMap((kind) => {
+  const usual = ordered.flatMap((kind) => {
     const its = new CodePointSet();
     own.forEach((codePoint) => {
       const found = kindOf(codePoint);
@@ -45,6 +62,7 @@ export function standInRules(rule: StandInRule, standIn: StandIn): string[] {
     if (kind === script) its.add(measuredIdeograph);
     return [oneRule(rule, standIn, kind, filled(its, own))];
   });
+  return [...companions, ...usual];
 }
 
 /** Code points: among letters and punctuation a range goes on over what few that the face lacks, as one number is shorter than two. */
@@ -71,12 +89,12 @@ const asMeasured = offInStandIns.map((tag) => `"${tag}" 0`).join(', ');
 
 /** The overrides are of the adjusted size. */
 function oneRule(
-  { characters: _, ...rule }: StandInRule,
+  { characters: _, scripts: _scripts, ...rule }: StandInRule,
   { names, scales, ascent, descent, lineGap }: StandIn,
   kind: CharacterKind,
   ranges: CodePointRanges,
 ): string {
-  const scale = scales[kind];
+  const scale = scaleOf(scales, kind);
   const percent = (value: number) => `${Math.round(value * 100) / 100}%`;
   const override = (value: number) => percent((value * scales.letters) / scale);
   return fontFaceText({

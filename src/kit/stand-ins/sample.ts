@@ -92,6 +92,13 @@ export function paragraphsOf<Face extends DeclaredFamilyFace>(
   });
 }
 
+/** @param element as in `td.time` */
+export const isCell = (element: string): boolean => /^t[dh]\b/.test(element);
+
+/** Those of a local font are capitals in another size, whose widths say nothing of other text. */
+export const hasSmallCapitals = ({ features }: SampleRun<unknown>): boolean =>
+  (features.get('smcp') ?? 0) > 0;
+
 function runOf<Face extends DeclaredFamilyFace>(
   { text, style, language }: TextRun,
   byFamily: ReadonlyMap<string, Face[]>,
@@ -127,7 +134,7 @@ function measuresOf({ element, rooms, fontSize, whiteSpace }: TextBlock): LineMe
   const [own, ...others] = rooms;
   if (whiteSpace === 'nowrap' || whiteSpace === 'pre') return [{ px: Infinity, share: 1 }];
   if (!own.isKnown)
-    return (/^t[dh]\b/.test(element) ? cellMeasures : usualMeasures).flatMap((em) =>
+    return (isCell(element) ? cellMeasures : usualMeasures).flatMap((em) =>
       em * fontSize <= own.px ? [{ px: em * fontSize, share: 1 }] : [],
     );
   const measures = new Map<string, LineMeasure>();

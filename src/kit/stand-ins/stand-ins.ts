@@ -5,20 +5,13 @@ import { boldFrom } from '../../core/face/matching.js';
 import { verticalMetricsOf } from '../../core/inspection/vertical-metrics.js';
 import type { Font } from '../../core/sfnt/font.js';
 import { hasWeightAxis } from '../../core/variations/stepped-weights.js';
-import { asIs, type Scales } from './character-kinds.js';
-import { bestScales, costOfMove, movesOf, type Moves } from './fit.js';
+import { asIs, scriptKinds, type CharacterKind, type Scales } from './character-kinds.js';
+import { bestScales, costOfMove, movesOf, type FittedText, type Moves } from './fit.js';
 import { fittedTexts, type Fitting } from './fitted-texts.js';
-import type { SampleParagraph, SampleRun } from './sample.js';
-import {
-  localFonts,
-  localSetter,
-  offInStandIns,
-  setterOf,
-  type LocalFontData,
-  type TextSetter,
-} from './text-setter.js';
-
-export type LocalSystem = LocalFontData['systems'][number];
+import { hasSmallCapitals, type SampleParagraph, type SampleRun } from './sample.js';
+import { candidatesFor, systems, type Candidate, type LocalSystem, type MeasuredFont } from './candidates.js';
+import type { Companion } from './script-fonts.js';
+import { setterOf, type TextSetter } from './text-setter.js';
 
 /** A local font, tuned. */
 export interface StandIn {
@@ -30,6 +23,8 @@ export interface StandIn {
   names: readonly string[];
   /** The font that was measured in its place, as it has the same widths. */
   measured: string;
+  /** Fonts that draw text of other scripts for it. */
+  companions: readonly Companion[];
   /** 1 for as it is; kinds of characters have rules of their own where that lets lines break as in the face. */
   scales: Readonly<Scales>;
   /** Of the adjusted size, in percent. */
@@ -64,16 +59,6 @@ export interface StandInFace {
   font: Font;
 }
 
-/** Another local font, as the user has it. */
-export interface MeasuredFont {
-  name: string;
-  names: readonly string[];
-  weight: number;
-  italic: boolean;
-  font: Font;
-}
-
-const systems: readonly LocalSystem[] = ['Windows', 'Apple', 'Android', 'Linux'];
 /** Fewer letters tell too little. */
 const fewLetters = 200;
 
@@ -132,9 +117,6 @@ function onOneScreen<Face>(paragraphs: readonly SampleParagraph<Face>[]): Sample
 const lettersOf = (runs: readonly SampleRun<unknown>[]): number =>
   runs.reduce((sum, { text }) => sum + text.length, 0);
 
-/** Those of a local font are capitals in another size, whose widths say nothing of other text. */
-const hasSmallCapitals = ({ features }: SampleRun<unknown>): boolean => (features.get('smcp') ?? 0) > 0;
-
 const isIn = (weight: number, [low, high]: Range) => weight >= low && weight <= high;
 
 /**
@@ -181,14 +163,6 @@ function alone<Face>(run: SampleRun<Face>, weight: number): SampleParagraph<Face
   };
 }
 
-interface Candidate {
-  name: string;
-  names: readonly string[];
-  systems: readonly LocalSystem[];
-  measured: string;
-  setter: TextSetter;
-}
-
 function fitted<Face extends StandInFace>(
   face: Face,
   weight: Range,
@@ -200,7 +174,17 @@ function fitted<Face extends StandInFace>(
     const texts = fittedTexts(paragraphs, { ...how, local: candidate.setter });
     if (texts.length === 0) return [];
     const { scales, moves, cost } = bestScales(texts, how.isOfSite);
-    return [{ candidate, scales, cost, tuned: moves, untuned: movesOf(texts, asIs).moves }];
+    const kinds = new Set(texts.flatMap((text) => text.local.byKind.map((one) => one.kind)));
+    const companions = candidate.companions.filter(({ script }) => kinds.has(script));
+    const costOn = (system: LocalSystem) => {
+      const isLacking = ({ script, systems: its }: Companion) => kinds.has(script) && !its.includes(system);
+      const lacking = candidate.companions.filter(isLacking).map(({ script }): CharacterKind => script);
+      if (lacking.length === 0) return cost;
+      const isSet = ({ local }: FittedText) => !local.byKind.some(({ kind }) => lacking.includes(kind));
+      return movesOf(texts.filter(isSet), scales).cost;
+    };
+    const untuned = movesOf(texts, asIs).moves;
+    return [{ candidate, companions, scales, cost, costOn, tuned: moves, untuned }];
   });
   const lines = lineMetrics(face);
   const chosen = new Map<(typeof results)[number], LocalSystem[]>();
@@ -217,42 +201,54 @@ function fitted<Face extends StandInFace>(
   }
   return [...chosen]
     .sort(([a], [b]) => inFiftieths(b.cost) - inFiftieths(a.cost))
-    .map(([{ candidate, scales, tuned, untuned }, its]) => {
+    .map(([{ candidate, companions, scales, tuned, untuned }, its]) => {
       const { letters: scale } = scales;
       const standIn: StandIn = {
         local: candidate.name,
         systems: its,
         names: candidate.names,
         measured: candidate.measured,
-        scales,
+        companions,
+        scales: scalesOf(scales, companions),
         ascent: percent(lines.ascent / scale),
         descent: percent(lines.descent / scale),
         lineGap: percent(lines.lineGap / scale),
         untuned,
         tuned,
       };
-      localSetters.set(standIn, candidate.setter);
+      localSetters.set(standIn, candidate);
       return standIn;
     });
 }
 
+/** Without those of scripts that letters' own font draws at their size. */
+function scalesOf(scales: Readonly<Scales>, companions: readonly Companion[]): Scales {
+  const own = { ...scales };
+  for (const kind of scriptKinds)
+    if (own[kind] === own.letters && !companions.some(({ script }) => script === kind)) delete own[kind];
+  return own;
+}
+
 /** Local fonts of a system that fit best, or less well by no more than chance may bring about in so few paragraphs. */
-function goodFor<Result extends { candidate: Candidate; cost: number; tuned: Moves }>(
-  system: LocalSystem,
-  results: readonly Result[],
-): Result[] {
-  const own = results.filter(({ candidate }) => candidate.systems.includes(system));
+function goodFor<
+  Result extends { candidate: Candidate; costOn: (system: LocalSystem) => number; tuned: Moves },
+>(system: LocalSystem, results: readonly Result[]): Result[] {
+  const own = results
+    .filter(({ candidate }) => candidate.systems.includes(system))
+    .map((result) => ({ result, cost: result.costOn(system) }));
   const [best] = [...own].sort((a, b) => a.cost - b.cost);
   if (!best) return [];
-  const { paragraphs, otherCount } = best.tuned;
+  const { paragraphs, otherCount } = best.result.tuned;
   const chance = (costOfMove * Math.sqrt(Math.max(1, otherCount))) / Math.max(1, paragraphs);
-  return own.filter(({ cost }) => cost <= best.cost + chance);
+  return own.filter(({ cost }) => cost <= best.cost + chance).map(({ result }) => result);
 }
 
 /** What sets text in a stand-in as it is. */
-const localSetters = new WeakMap<StandIn, TextSetter>();
+const localSetters = new WeakMap<StandIn, Candidate>();
 
-export const standInSetter = (standIn: StandIn): TextSetter | undefined => localSetters.get(standIn);
+/** @param system where it is drawn; all that it has where none is named */
+export const standInSetter = (standIn: StandIn, system?: LocalSystem): TextSetter | undefined =>
+  system ? localSetters.get(standIn)?.setterOn(system) : localSetters.get(standIn)?.setter;
 
 /** Of the weights of a face those that most text is set in. */
 export const mainBand = (bands: readonly StandInBand[]): StandInBand =>
@@ -266,68 +262,6 @@ const percent = (share: number) => Math.round(share * 10_000) / 100;
 const away = (scale: number) => Math.abs(Math.log(scale));
 /** Less than a hundredth isn't worth another size. */
 const inFiftieths = (cost: number) => Math.round(cost * 50) / 50;
-
-const kinds: Readonly<Record<string, LocalFontData['kind'] | undefined>> = {
-  serif: 'serif',
-  'ui-serif': 'serif',
-  monospace: 'monospace',
-  'ui-monospace': 'monospace',
-  'sans-serif': 'sans-serif',
-  'system-ui': 'sans-serif',
-  'ui-sans-serif': 'sans-serif',
-  'ui-rounded': 'sans-serif',
-};
-
-const turnedOff = new Map(offInStandIns.map((tag) => [tag, 0]));
-
-function candidatesFor(
-  { stack, style }: StandInFace,
-  [, high]: Range,
-  measured: readonly MeasuredFont[],
-): Candidate[] {
-  const kind = stack.map((name) => kinds[name.toLowerCase()]).find((one) => one !== undefined);
-  const isBold = high >= boldFrom;
-  const isItalic = style !== 'normal';
-  const known = localFonts
-    .filter((one) => (kind === undefined ? one.kind !== 'monospace' : one.kind === kind))
-    .flatMap(({ name, systems: its, measured: from, faces }) => {
-      const face = faces.find(({ weight, italic }) => weight >= boldFrom === isBold && italic === isItalic);
-      return face
-        ? [
-            {
-              name,
-              names: localNames(face, its, from),
-              systems: its,
-              measured: from,
-              setter: localSetter(face),
-            },
-          ]
-        : [];
-    });
-  const own = measured
-    .filter(({ weight, italic }) => weight >= boldFrom === isBold && italic === isItalic)
-    .map(({ name, names, font }) => ({
-      name,
-      names,
-      systems,
-      measured: name,
-      setter: setterOf(font, {}, turnedOff),
-    }));
-  return [...known, ...own];
-}
-
-/**
- * What `local()` finds a face by. WebKitGTK knows families alone, and draws the face of the rule's weight and style: bold and italics
- * end with theirs. Not where the font may be Android's, as its families can be one variable file that knows no other names.
- */
-function localNames(
-  { names, weight, italic }: LocalFontData['faces'][number],
-  its: LocalFontData['systems'],
-  family: string,
-): readonly string[] {
-  const isFound = weight < boldFrom && !italic;
-  return isFound || !its.includes('Linux') || its.includes('Android') ? names : [...names, family];
-}
 
 /** Sets text in a face at the weights that are asked for. */
 export class FaceSetters {

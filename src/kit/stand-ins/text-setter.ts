@@ -1,6 +1,7 @@
 import type { Font } from '../../core/sfnt/font.js';
 import { Shaper } from '../../core/shaping/index.js';
 import { localFonts, measuredRanges, type LocalFontData } from '../../data/local-fonts.js';
+import { scriptAdvances, unpacked, type ScriptWidths } from './script-fonts.js';
 
 /** How a text is set that widths are measured of. */
 export interface SettingStyle {
@@ -13,7 +14,7 @@ export interface TextSetter {
   /**
    * How far the text before each of its UTF-16 units reaches, in em, and at the end all of it.
    *
-   * @returns undefined where the font lacks a character, or its script is one whose letters are reordered or joined
+   * @returns undefined where the font lacks a character, or its script is one whose letters are reordered
    */
   reaches(text: string, style: SettingStyle): Float64Array | undefined;
 }
@@ -51,17 +52,14 @@ type LocalFace = LocalFontData['faces'][number];
  */
 export const offInStandIns: readonly string[] = ['kern', 'liga', 'clig', 'calt'];
 
-/** A font of a system by its widths. */
-export function setterOfWidths({ widths, unitsPerEm }: LocalFace): TextSetter {
-  const known = new Map<number, number>();
-  const all = widths.split(' ').flatMap((one) => {
-    const [width, count = '1'] = one.split('*');
-    return new Array<string>(Number(count)).fill(width);
-  });
-  let i = 0;
-  for (const [first, last] of measuredRanges)
-    for (let codePoint = first; codePoint <= last; codePoint++, i++)
-      if (all[i] !== '-') known.set(codePoint, parseInt(all[i], 36) / unitsPerEm);
+/** Of joined letters and of direction, which nothing is drawn for. */
+const isUnseen = (codePoint: number) => codePoint >= 0x200c && codePoint <= 0x200f;
+
+/** A font of a system by its widths. @param others that draw scripts which it lacks */
+export function setterOfWidths(
+  known: ReadonlyMap<number, number>,
+  others: readonly ScriptWidths[],
+): TextSetter {
   const widthOf = (character: string, inSmallCapitals: boolean): number | undefined => {
     const capital = inSmallCapitals ? character.toUpperCase() : character;
     const isSmall = capital !== character && [...capital].length === 1;
@@ -71,10 +69,13 @@ export function setterOfWidths({ widths, unitsPerEm }: LocalFace): TextSetter {
   return {
     reaches: (text, { features }) => {
       const inSmallCapitals = (features?.get('smcp') ?? 0) > 0;
+      const characters = [...text];
+      const codePoints = characters.map((one) => one.codePointAt(0)!);
+      const ofScripts = others.length > 0 ? scriptAdvances(codePoints, others) : [];
       const advances = new Float64Array(text.length + 1);
       let at = 0;
-      for (const character of text) {
-        const width = widthOf(character, inSmallCapitals);
+      for (const [i, character] of characters.entries()) {
+        const width = ofScripts[i] ?? (isUnseen(codePoints[i]) ? 0 : widthOf(character, inSmallCapitals));
         if (width === undefined) return undefined;
         advances[at + 1] = width;
         at += character.length;
@@ -84,18 +85,30 @@ export function setterOfWidths({ widths, unitsPerEm }: LocalFace): TextSetter {
   };
 }
 
+function widthsOf({ widths, unitsPerEm }: LocalFace): ReadonlyMap<number, number> {
+  const known = new Map<number, number>();
+  const all = unpacked(widths);
+  let i = 0;
+  for (const [first, last] of measuredRanges)
+    for (let codePoint = first; codePoint <= last; codePoint++, i++) {
+      const width = all[i];
+      if (width !== undefined) known.set(codePoint, width / unitsPerEm);
+    }
+  return known;
+}
+
 function summed(advances: Float64Array): Float64Array {
   for (let i = 1; i < advances.length; i++) advances[i] += advances[i - 1];
   return advances;
 }
 
-/** Local fonts with what sets text in them; made once. */
-const setters = new Map<LocalFace, TextSetter>();
+/** Local fonts with their widths; unpacked once. */
+const unpackedWidths = new Map<LocalFace, ReadonlyMap<number, number>>();
 
-export function localSetter(face: LocalFace): TextSetter {
-  let setter = setters.get(face);
-  if (!setter) setters.set(face, (setter = setterOfWidths(face)));
-  return setter;
+export function localSetter(face: LocalFace, others: readonly ScriptWidths[] = []): TextSetter {
+  let widths = unpackedWidths.get(face);
+  if (!widths) unpackedWidths.set(face, (widths = widthsOf(face)));
+  return setterOfWidths(widths, others);
 }
 
 export { localFonts, type LocalFace, type LocalFontData };
