@@ -232,6 +232,11 @@ export const findingCodes = {
     effect: 'what the pages draw since then may be in the rest, which is fetched besides',
     advice: 'take it again: dense-glyph scan --save <file>',
   },
+  'demand-unreadable': {
+    severity: 'warning',
+    effect: 'faces are whole, as nobody says what pages draw',
+    advice: 'take it again: dense-glyph scan --save <file>',
+  },
   'kit-overridden': {
     severity: 'warning',
     effect: 'browsers take the later rule, and fetch its file in the place of the kit’s',

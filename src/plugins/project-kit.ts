@@ -94,6 +94,7 @@ export class ProjectKit {
     const count = pages.length + otherPages.length;
     const warned = findings.filter(({ severity }) => severity === 'warning').map(({ message }) => message);
     const more = warned.length > mostTold ? [`${warned.length - mostTold} more, which build tells`] : [];
+    if (findings.some(({ code }) => code === 'demand-unreadable')) return `${size}; ${warned.join('; ')}`;
     return count > 0
       ? `${size}, cut to what ${count === 1 ? '1 page draws' : `${count} pages draw`}${['', ...warned.slice(0, mostTold), ...more].join('; ')}`
       : `${size}: whole, as nobody has said yet what pages draw; dense-glyph scan --save with the file of site.demand does`;

@@ -234,6 +234,15 @@ describe('build', () => {
       expect(tree(join(folder, 'site'))).toEqual(['type/precious.css']);
     }));
 
+  test('a folder that packages lie in is refused before anything is written', () =>
+    project({ ...config, output: { ...config.output, folder: 'node_modules/type' } }, async (folder) => {
+      const { code, err } = await cli(['build'], folder);
+      expect([code, existsSync(join(folder, 'node_modules'))]).toEqual([2, false]);
+      expect(err).toMatch(
+        /output\.folder is "node_modules\/type", which is lost .* name a folder of your own/s,
+      );
+    }));
+
   test('a font that forbids embedding needs a statement of rights', () =>
     project({ ...config, families: [{ ...slab, files: 'fonts/restricted.ttf' }] }, async (folder) => {
       const bytes = new Uint8Array(readSample('FerrywakeSans-Bold.ttf'));

@@ -154,6 +154,15 @@ describe('in Vite', () => {
     expect(lines.join('\n')).toMatch(/whole, as nobody has said yet what pages draw/);
   });
 
+  test('a demand that can’t be read is told, and faces are whole', async () => {
+    config({ folder: 'public/type', url: '/type/' });
+    writeFileSync(join(folder, 'demand.json'), '{ "demandVersion": 1, "pages": [{ "page"');
+    const files = await built('out-torn');
+    demand(false);
+    expect([...files.keys()].filter((file) => /-(drawn|rest)-/.test(file))).toEqual([]);
+    expect(lines.join('\n')).toMatch(/demand\.json can't be used, and faces are whole: it is no JSON/);
+  });
+
   test('what is wrong with a config is told with what to do, and ends the build', async () => {
     config({ folder: 'public/type' }, { rest: 'perhaps' });
     demand(true);

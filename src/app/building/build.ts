@@ -28,7 +28,7 @@ import { adoptedFolders } from '../project/adopted-sheets.js';
 import type { BuildMemory } from '../project/build-memory.js';
 import { withCatalogues } from './catalogue-texts.js';
 import { configSite, demandingPages, nothingFound, type ReadingOptions } from '../project/config-site.js';
-import { keptDemand } from '../project/kept-demand.js';
+import { keptDemand, type KeptDemand } from '../project/kept-demand.js';
 import { keptStylesheets } from './kept-stylesheets.js';
 import { isKitFolder } from '../project/kit-at-hand.js';
 import { openSources } from '../project/open-sources.js';
@@ -166,6 +166,7 @@ async function buildKit(
   memory?: BuildMemory,
 ): Promise<Omit<BuildResult, 'buildVersion'> & { files: string[]; isSiteRead: boolean }> {
   const findings: Finding[] = [];
+  if (!options.into) refuseInPackages(written);
   const sources = memory?.sources ?? (await sourcesOf(written, base, findings));
   if (memory) memory.sources = sources;
   const { config: read, files: catalogues } = await withCatalogues(written, base, sources);
@@ -176,7 +177,7 @@ async function buildKit(
   const faces = memory?.chosen ? memory.faces : kitTextFaces(chosen);
   if (memory) Object.assign(memory, { chosen, faces });
   const { folder, facts, state } = placesOf(config, base);
-  const kept = options.runScripts === true ? undefined : keptDemand(config, base, options);
+  const kept = options.runScripts === true ? undefined : demandOf(config, base, options, findings);
   const isSiteRead = kept === undefined && options.keptOnly !== true;
   const found =
     kept || isSiteRead
@@ -224,6 +225,38 @@ async function buildKit(
     files: filesBehind(config, base, sources, catalogues, options),
     isSiteRead,
   };
+}
+
+/** What packages bring is made anew with each installation. */
+function refuseInPackages({ output }: KitConfig): void {
+  for (const [key, path] of Object.entries({ folder: output.folder, facts: output.facts }))
+    if (path.split(/[\\/]/).includes('node_modules'))
+      throw new DenseGlyphError(
+        'config-invalid',
+        `output.${key} is "${path}", which is lost when packages are installed`,
+        {},
+        'name a folder of your own',
+      );
+}
+
+/** What was kept; a bundler goes on without what can't be read, with whole faces. */
+function demandOf(
+  config: KitConfig,
+  base: string,
+  options: Pick<BuildRequest, 'demand' | 'folder' | 'keptOnly'>,
+  findings: Finding[],
+): KeptDemand | undefined {
+  try {
+    return keptDemand(config, base, options);
+  } catch (cause) {
+    if (!options.keptOnly || !(cause instanceof DenseGlyphError) || cause.code !== 'file-unreadable')
+      throw cause;
+    const file = cause.place.file ?? '';
+    findings.push(
+      finding('demand-unreadable', `${file} can't be used, and faces are whole: ${cause.reason}`, { file }),
+    );
+    return undefined;
+  }
 }
 
 /** What a kit is made from, beside the config and the pages: absolute. */
