@@ -1,6 +1,7 @@
 import colors from 'picocolors';
 import type { LoadingPlan, PagePlan, PageTimes } from '../../kit/index.js';
 import { seconds, sizeText } from '../../core/text/amounts.js';
+import { connectionText } from '../../config/connections.js';
 import { table, wrapped } from './words.js';
 
 const middleOf = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1];
@@ -39,8 +40,8 @@ export function planLines(plan: LoadingPlan | undefined, all: boolean): string[]
     return value === undefined ? '' : seconds(value);
   };
   const isHosted = pages.some((page) => page.lines.some(({ hosted }) => hosted));
-  const rows = plan.connections.map(({ name, rtt, down }, i) => [
-    `${name} (${rtt} ms, ${down} kbit/s)`,
+  const rows = plan.connections.map((line, i) => [
+    connectionText(line),
     ...(isHosted
       ? [middle(i, ({ hosted }) => hosted, 'firstText'), middle(i, ({ hosted }) => hosted, 'ownFaces')]
       : []),

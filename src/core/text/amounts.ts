@@ -12,3 +12,7 @@ export const sizeText = (bytes: number): string =>
 /** Of milliseconds, as in `0.24 s`. */
 export const seconds = (milliseconds: number): string =>
   `${(milliseconds / 1000).toFixed(Math.abs(milliseconds) < 995 ? 2 : 1)} s`;
+
+/** Of a line, by kilobits in a second, as in `450 kbit/s` or `6 Mbit/s`. */
+export const bitRate = (kilobits: number): string =>
+  kilobits < 1000 ? `${kilobits} kbit/s` : `${kilobits / 1000} Mbit/s`;

@@ -1,3 +1,4 @@
+import { connectionText } from '../../config/connections.js';
 import { readableAddress } from '../../io/addresses.js';
 import { kilobytes } from '../../core/text/amounts.js';
 import escapeHtml from 'escape-html';
@@ -23,7 +24,7 @@ export function reportPage(recording: Recording): string {
 <style>${styles}</style></head>
 <body>
 <header><h1>What a visitor sees, and when</h1>
-<p>Recorded in Chromium on a window of 390 × 800 pixels, with nothing in its cache, over a line that is paced: ${lineText(pages)}. ${
+<p>Recorded in Chromium on a window of 390 × 800 pixels, with nothing in its cache, over a line that is paced: ${lineTexts(pages)}. ${
     repeat === 1
       ? 'Each page was visited once in each state; figures of single visits differ by some hundredths of a second.'
       : `Each page was visited ${repeat} times in each state, in turns; figures are those of the middle visit, with the least and the most behind them.`
@@ -33,14 +34,8 @@ ${sections}
 `;
 }
 
-const lineText = (pages: readonly RecordedPage[]): string =>
-  [
-    ...new Set(
-      pages.map(
-        ({ line: { name, rtt, down } }) => `${escapeHtml(name)} (${rtt} ms there and back, ${down} kbit/s)`,
-      ),
-    ),
-  ].join(', ');
+const lineTexts = (pages: readonly RecordedPage[]): string =>
+  [...new Set(pages.map(({ line }) => escapeHtml(connectionText(line))))].join(', ');
 
 function section({ page, line, states }: RecordedPage, repeat: number): string {
   const moments = momentsOf(states.map(({ visit }) => visit));
