@@ -1,5 +1,3 @@
-import { bitRate } from '../core/text/amounts.js';
-
 /** A visitor's line, from which to a server is the same for all servers. */
 export interface Connection {
   /** As in `slow phone`. */
@@ -28,13 +26,9 @@ export const bytesOfRoundTrip = ({ rtt, down }: Pick<Connection, 'rtt' | 'down'>
 
 export type ConnectionName = keyof typeof connections;
 
-/** Its name with its numbers, where these aren't its name. */
-export const connectionText = ({ name, rtt, down }: Pick<Connection, 'name' | 'rtt' | 'down'>): string =>
-  name in connections ? `${name} (${rtt} ms, ${bitRate(down)})` : name;
-
 /** A line by its own numbers. */
 export const ownConnection = ({ rtt, down }: Pick<Connection, 'rtt' | 'down'>): Connection => ({
-  name: `${rtt} ms, ${bitRate(down)}`,
+  name: `${rtt} ms, ${down} kbit/s`,
   rtt,
   down,
   ...usual,

@@ -1,7 +1,7 @@
 import colors from 'picocolors';
 import type { LoadingPlan, PagePlan, PageTimes } from '../../kit/index.js';
 import { seconds, sizeText } from '../../core/text/amounts.js';
-import { connectionText } from '../../config/connections.js';
+import { connectionText } from '../../kit/timeline/index.js';
 import { table, wrapped } from './words.js';
 
 const middleOf = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1];

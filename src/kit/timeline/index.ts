@@ -30,3 +30,4 @@ export {
   type PreloadWishes,
 } from './plan.js';
 export { firstScreenful } from './first-screenful.js';
+export { connectionText } from './connection-text.js';

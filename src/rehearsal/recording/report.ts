@@ -1,4 +1,4 @@
-import { connectionText } from '../../config/connections.js';
+import { connectionText } from '../../kit/timeline/index.js';
 import { readableAddress } from '../../io/addresses.js';
 import { kilobytes } from '../../core/text/amounts.js';
 import escapeHtml from 'escape-html';
