@@ -156,7 +156,7 @@ function unforetoldLines(pages: Manifest['moves']['unforetold'], all: boolean): 
   });
   return told.length === 0
     ? []
-    : ['      may move besides, as no rule says how wide it is:', ...told.map((one) => `      ${one}`)];
+    : ['      may move besides, as it can’t be foretold:', ...told.map((one) => `      ${one}`)];
 }
 
 /** Where pages stand on the axis of a variable face, what it costs, and languages that came in. */
