@@ -4,6 +4,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { openFont } from '../../build/src/core/containers/index.js';
 import { cmap, head, hmtx } from '../../build/src/core/tables/index.js';
+import { packedWidths } from './packed-widths.mjs';
 
 const fonts = '/usr/share/fonts/';
 
@@ -188,20 +189,15 @@ const styles = [
   [700, true],
 ];
 
-/** Widths in the order of the characters, in base 36; a dash where there is none, and how often one follows itself. */
+/** Widths in the order of the characters. */
 function packed(font) {
   const table = font.table(cmap);
-  const widths = codePoints.map((codePoint) => {
-    const glyph = cmap.glyphIdOf(table, codePoint);
-    return glyph === 0 ? '-' : hmtx.advanceOf(font.table(hmtx), glyph).toString(36);
-  });
-  const runs = [];
-  for (const width of widths) {
-    const last = runs.at(-1);
-    if (last?.width === width) last.count++;
-    else runs.push({ width, count: 1 });
-  }
-  return runs.map(({ width, count }) => (count === 1 ? width : `${width}*${count}`)).join(' ');
+  return packedWidths(
+    codePoints.map((codePoint) => {
+      const glyph = cmap.glyphIdOf(table, codePoint);
+      return glyph === 0 ? undefined : hmtx.advanceOf(font.table(hmtx), glyph);
+    }),
+  );
 }
 
 const rows = groups.map(({ name, kind, systems, from, files, names, suffixes }) => {

@@ -3,6 +3,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { openFont } from '../../build/src/core/containers/index.js';
 import { Shaper } from '../../build/src/core/shaping/index.js';
+import { packedWidths } from './packed-widths.mjs';
 
 const scripts = {
   Arabic: [
@@ -105,17 +106,6 @@ const inForms = (text) => [text, joiner + text, joiner + text + joiner, text + j
 const lam = '\u0644';
 const alefs = ['\u0622', '\u0623', '\u0625', '\u0627'];
 
-/** Widths in the order of the characters, in base 36; a dash where there is none, and how often one follows itself. */
-function packed(widths) {
-  const runs = [];
-  for (const width of widths.map((one) => (one === undefined ? '-' : one.toString(36)))) {
-    const last = runs.at(-1);
-    if (last?.width === width) last.count++;
-    else runs.push({ width, count: 1 });
-  }
-  return runs.map(({ width, count }) => (count === 1 ? width : `${width}*${count}`)).join(' ');
-}
-
 const rows = fonts.map(([name, script, kind, systems, names]) => {
   const characters = scripts[script].flatMap(([first, last]) =>
     Array.from({ length: last - first + 1 }, (_, i) => String.fromCodePoint(first + i)),
@@ -141,7 +131,7 @@ const rows = fonts.map(([name, script, kind, systems, names]) => {
         names: ${JSON.stringify(names[i])},
         unitsPerEm: ${shaper.unitsPerEm},
         widths:
-          '${packed([...widths, ...ligatures])}',
+          '${packedWidths([...widths, ...ligatures])}',
       },`;
   });
   return `  {

@@ -55,6 +55,9 @@ export const offInStandIns: readonly string[] = ['kern', 'liga', 'clig', 'calt']
 /** Of joined letters and of direction, which nothing is drawn for. */
 const isUnseen = (codePoint: number) => codePoint >= 0x200c && codePoint <= 0x200f;
 
+/** Arabic, Hebrew or Thai, which most texts have nothing of. */
+const hasOtherScript = /[\u0590-\u06ff\u0e00-\u0e7f]/;
+
 /** A font of a system by its widths. @param others that draw scripts which it lacks */
 export function setterOfWidths(
   known: ReadonlyMap<number, number>,
@@ -71,7 +74,7 @@ export function setterOfWidths(
       const inSmallCapitals = (features?.get('smcp') ?? 0) > 0;
       const characters = [...text];
       const codePoints = characters.map((one) => one.codePointAt(0)!);
-      const ofScripts = others.length > 0 ? scriptAdvances(codePoints, others) : [];
+      const ofScripts = hasOtherScript.test(text) ? scriptAdvances(codePoints, others) : [];
       const advances = new Float64Array(text.length + 1);
       let at = 0;
       for (const [i, character] of characters.entries()) {
